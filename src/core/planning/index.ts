@@ -69,8 +69,8 @@ export {
   planningProblem,
   type ShopCalendar,
 } from './shop-problem'
-export { mayOverrun } from './slack'
-export { FIRST_SPREAD } from './spreads'
+export { isTight, mayOverrun } from './slack'
+export { FIRST_SPREAD, spreadIn } from './spreads'
 export { FIRST_SURE_MARK, SURE_MARKS, type SureMark } from './sure-marks'
 export { collectingTimes, promiseAnew } from './sureness'
 export { alike, type MethodChange, type MethodPreview, type SpotNews, type ToPut } from './to-put'

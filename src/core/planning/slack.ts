@@ -24,6 +24,12 @@ function shiftEnd(
   return ends.reduce((first, end) => (first && end ? (end < first ? end : first) : undefined), ends[0])
 }
 
+/** Whether a layer may overrun by less than its minutes vary by: then the plan for what follows is not to be relied on. */
+export const isTight = (
+  spareMinutes: number,
+  { minutes, spread }: { minutes: number; spread: number },
+): boolean => spareMinutes < spread * minutes
+
 /**
  * Minutes by which a layer may end later than planned, so that it is done before its own hands leave, and the next, which waits for
  * `wait` minutes, still fits into the shift in which it is planned; 0 where there is nothing to spare, undefined where nobody is

@@ -3,7 +3,15 @@ import type { JobId, PersonId } from '@/core/ids'
 import { type LiveJob, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import type { Floor } from '@/core/planning'
-import { calendarNow, heldJob, mayOverrun, windowLink } from '@/core/planning'
+import {
+  calendarNow,
+  FIRST_SPREAD,
+  heldJob,
+  isTight,
+  mayOverrun,
+  spreadIn,
+  windowLink,
+} from '@/core/planning'
 import type { Instant } from '@/core/time'
 
 /** One operation on the drawn schedule: as it happened, or as it is planned. */
@@ -28,6 +36,8 @@ export type Block = {
   window?: LayerWindow
   /** Minutes the layer before it may overrun, so that this one still fits where it is planned. */
   mayOverrun?: number
+  /** That is less than such work varies by. */
+  tight?: true
 }
 
 /** A vehicle's stay in one place, nights included. */
@@ -79,7 +89,7 @@ export function partOf(block: Block, person: PersonId, now: Instant): Block | un
 }
 
 /** Whose hours say how much a layer may overrun. */
-export type Hours = Parameters<typeof mayOverrun>[0]
+export type Hours = Parameters<typeof mayOverrun>[0] & Parameters<typeof spreadIn>[0]
 
 function withWindow(block: Block, live: LiveJob, blocks: readonly Block[], hours: Hours | undefined): Block {
   const link = windowLink(live, block.operation.id)
@@ -87,10 +97,14 @@ function withWindow(block: Block, live: LiveJob, blocks: readonly Block[], hours
   if (!link || !before) return block
   const isAhead = before.state !== 'done' && block.state === 'open'
   const spare = hours && isAhead ? mayOverrun(hours, before, link.min, block) : undefined
+  const { minutes } = before.operation
+  const { spread = FIRST_SPREAD } = hours ? spreadIn(hours, before.operation) : {}
+  const tight = spare !== undefined && isTight(spare, { minutes, spread })
   return {
     ...block,
     window: windowAfter(before.end, link),
     ...(spare === undefined ? {} : { mayOverrun: spare }),
+    ...(tight ? { tight } : {}),
   }
 }
 

@@ -6,7 +6,7 @@ import type { BoardRow, BoardView } from './board-view'
 import { type Subject, sameSubject } from './moving/subject'
 import type { Moving } from './moving/use-moving'
 import { blockTitle, OperationShape } from './operation-shape'
-import { widthOf, xOf } from './timeline'
+import { type Timeline, widthOf, xOf } from './timeline'
 
 /** What can be taken in hand on the board: cars in their bays, steps, and what each person does. */
 
@@ -64,6 +64,7 @@ export function Stay({
             moving={moving}
             y={middle}
             title={blockTitle(block, timeline.region, nameOf)}
+            room={roomBelow(block, stay, timeline)}
           />
         ))}
       <a href={`/jobs/${stay.jobId}/schedule`} aria-label={`${stay.plate}, its schedule`}>
@@ -77,6 +78,14 @@ export function Stay({
       </a>
     </g>
   )
+}
+
+/** Pixels from where the window of a layer opens to where the next one does. */
+function roomBelow(block: Block, { blocks }: StayBlock, timeline: Timeline): number {
+  if (!block.window) return 0
+  const opens = xOf(timeline, block.window.opens)
+  const next = blocks.flatMap(({ window }) => (window ? [xOf(timeline, window.opens)] : []))
+  return Math.min(...next.filter((each) => each > opens), Number.POSITIVE_INFINITY) - opens
 }
 
 /** A slot held for a caller: nothing that can be taken in hand, for nothing is agreed. */
@@ -130,12 +139,14 @@ function Step({
   moving,
   y,
   title,
+  room,
 }: {
   block: Block
   view: BoardView
   moving: Moving
   y: number
   title: string
+  room?: number
 }) {
   if (block.held)
     return (
@@ -158,7 +169,13 @@ function Step({
         inHand && '[&_path]:stroke-ink [&_path]:stroke-2',
       )}
     >
-      <OperationShape block={block} timeline={view.timeline} y={y} title={title} />
+      <OperationShape
+        block={block}
+        timeline={view.timeline}
+        y={y}
+        title={title}
+        {...(room ? { room } : {})}
+      />
       {block.pinned && <PinMark x={xOf(view.timeline, block.start) + 3} y={y - 13} />}
     </g>
   )

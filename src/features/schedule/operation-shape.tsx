@@ -27,18 +27,32 @@ export function blockTitle(
   return `${plate}, ${stepTitle(region, operation.title)}: ${clock(region, start)} to ${clock(region, end)}, ${duration(region, operation.minutes)}${by}`
 }
 
+/** A letter of what is written on the board, pixels. */
+const LETTER = 5.2
+
+/** By how much a layer may overrun, in as many words as there is room for; none where even the time does not fit. */
+function spareWords(minutes: number, region: Region, room: number): string {
+  const time = duration(region, minutes)
+  const words = minutes === 0 ? ['nothing to spare', '0 min'] : [`may overrun ${time}`, time]
+  return words.find((each) => each.length * LETTER <= room) ?? ''
+}
+
 /** One operation in time: filled leaves for work, an outlined copper one for waiting, a bracket for its window. */
 export function OperationShape({
   block,
   timeline,
   y,
   title,
+  room = Number.POSITIVE_INFINITY,
 }: {
   block: Block
   timeline: Timeline
   y: number
   title: string
+  /** Pixels there are for what stands below its window. */
+  room?: number
 }) {
+  const spare = block.mayOverrun === undefined ? '' : spareWords(block.mayOverrun, timeline.region, room)
   const x = (at: Block['start']) => xOf(timeline, at)
   const hold = block.operation.mode === 'unattended'
   return (
@@ -48,14 +62,16 @@ export function OperationShape({
         <path
           d={`M${x(block.window.opens)},${y + 17} v6 H${x(block.window.closes)} v-6`}
           className="fill-none stroke-copper"
-          strokeWidth={1.8}
+          strokeWidth={block.tight ? 3.4 : 1.8}
         />
       )}
-      {block.window && block.mayOverrun !== undefined && (
-        <text x={x(block.window.opens) + 4} y={y + 20.5} className="fill-copper text-[10px]">
-          {block.mayOverrun === 0
-            ? 'nothing to spare'
-            : `may overrun ${duration(timeline.region, block.mayOverrun)}`}
+      {block.window && spare && (
+        <text
+          x={x(block.window.opens) + 4}
+          y={y + 20.5}
+          className={clsx('fill-copper text-[10px]', block.tight && 'font-bold')}
+        >
+          {spare}
         </text>
       )}
       {hold ? (

@@ -14,6 +14,7 @@ import { OneCar } from './one-car'
 import { PlanAll } from './plan-all'
 import { ReportChange } from './report-change'
 import { outName, reportable } from './reportable'
+import { TightLayers } from './tight-layers'
 import { SPANS, type Span, timelineOn } from './timeline'
 
 type Props = {
@@ -65,6 +66,7 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
       </div>
       {planning && planning.reasons.length > 0 && <Reasons floor={floor} />}
       <LookAt span={span} from={from} today={dayIn(setup.region.timezone, now)} car={car} floor={floor} />
+      <TightLayers blocks={view.blocks} region={setup.region} now={now} />
       <Board view={view} car={car} />
       <Legend holds={floor.holds.length > 0} />
     </div>
@@ -153,7 +155,9 @@ function Legend({ holds }: { holds: boolean }) {
     <ul className="mt-3 flex flex-wrap gap-x-6 gap-y-1 text-sm text-ink-soft">
       <li>Filled leaf: work, darker when done</li>
       <li className="text-copper">Outlined leaf: waiting, do not touch</li>
-      <li className="text-copper">Bracket below: the window in which a layer must begin</li>
+      <li className="text-copper">
+        Bracket below: the window in which a layer must begin; thick where there is little to spare
+      </li>
       {holds && <li>Dashed bar: a slot held for a caller</li>}
       <li>Shaded: nobody on shift</li>
       <li className="print:hidden">
