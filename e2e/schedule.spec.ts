@@ -174,6 +174,17 @@ test('a bay out of use is entered by keyboard on the tablet, and readable by eve
   await expect(page.getByRole('button', { name: 'In use again' })).toBeVisible()
 })
 
+test('the schedule says where the week is fragile, and leads to the car', async ({ page }) => {
+  await openSchedule(page)
+  const list = page.locator('details', { hasText: 'less room than such work varies by' })
+  await list.locator('summary').click()
+  const first = list.getByRole('listitem').first()
+  await expect(first).toContainText(/nothing to spare|what comes before it may overrun/)
+  expect(await barriers(page)).toEqual([])
+  await first.getByRole('link').click()
+  await expect(page).toHaveURL(/\/jobs\/.+\/schedule/)
+})
+
 test('it freezes: washes go inside; a step takes longer: what follows moves; both are seen first', async ({
   page,
 }) => {

@@ -110,6 +110,7 @@ describe('the drawn schedule', () => {
     const live = job({})
     const floor = {
       now: NOW,
+      holds: [],
       jobs: [{ job: { id: 'j', vehicle: { plate: 'IM 1' } }, live, stage: { kind: 'planned' } }],
     } as unknown as Floor
     expect(staysOf(floor)).toMatchObject([{ place: 'loft-1', start: at(0), end: at(1520) }])

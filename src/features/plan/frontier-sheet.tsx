@@ -4,10 +4,10 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
 import { advisedOn, ceilingOf, farthest, type Locks, type MethodKey } from '@/core/correction'
 import type { JobId } from '@/core/ids'
-import { type OfferInput, offerCurve, type PackageTemplate } from '@/core/offer'
+import { type Collecting, type OfferInput, offerCurve, type PackageTemplate } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
-import { dayIn, type Instant } from '@/core/time'
+import { dayIn } from '@/core/time'
 import { collectionFor } from '@/server/quotes/agree-actions'
 import { CEILING_WORDS, methodTitle } from '@/text/en/correction'
 import { staffPanel } from '@/text/en/staff-panels'
@@ -17,6 +17,7 @@ import { Choice } from '@/ui/choice'
 import { useToday } from '@/ui/region'
 import { reach } from '@/ui/use-action'
 import { withinBudget } from '../quote/begin'
+import { ChanceMark } from '../schedule/sure-times'
 import { Breaches } from './breaches'
 import { Decide } from './decide'
 import { Difference } from './difference'
@@ -48,7 +49,7 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
   const [locks, setLocks] = useState<Locks>({})
   const [minutes, setMinutes] = useState<number>()
   const [selected, setSelected] = useState('bonnet')
-  const [collection, setCollection] = useState<Answer<{ collectAt: Instant }> | 'asking'>()
+  const [collection, setCollection] = useState<Answer<Collecting> | 'asking'>()
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined)
   const template = coated.find((each) => each.key === key)!
 
@@ -165,8 +166,9 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
                 <span className="text-base font-normal text-ink-soft">asking the calendar…</span>
               ) : collection.ok ? (
                 <span className="text-base">
-                  {screenDay(region, dayIn(region.timezone, collection.value.collectAt), today)},{' '}
-                  {clock(region, collection.value.collectAt)}
+                  {screenDay(region, dayIn(region.timezone, collection.value.at), today)},{' '}
+                  {clock(region, collection.value.at)}{' '}
+                  <ChanceMark region={region} chance={collection.value.chance} />
                 </span>
               ) : (
                 <span className="text-base text-copper">no day found</span>

@@ -6,6 +6,7 @@ import type { JobId } from '@/core/ids'
 import type { Region } from '@/core/region'
 import { dayIn } from '@/core/time'
 import { bestBy } from '@/server/quotes/agree-actions'
+import { chanceText } from '@/text/chance'
 import { clock, screenDay } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { DayInput } from '@/ui/day-input'
@@ -38,9 +39,9 @@ export function ReadyBy({
     const answer = await reach(bestBy({ jobId, packageKey, day, time, locks: { ...locks } }))
     setAsking(false)
     if (!answer.ok) return setSaid(answer.message)
-    const { minutes, collectAt } = answer.value
-    const when = collectAt
-      ? `${screenDay(region, dayIn(region.timezone, collectAt), today)}, ${clock(region, collectAt)}`
+    const { minutes, ready } = answer.value
+    const when = ready
+      ? `${screenDay(region, dayIn(region.timezone, ready.at), today)}, ${clock(region, ready.at)} (${chanceText(region, ready.chance)})`
       : undefined
     if (minutes === undefined)
       return setSaid(

@@ -5,8 +5,8 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { keptMethod } from '@/core/correction'
 import { aJob, id } from '@/core/inputs'
-import { chosenOffer, offerCurve } from '@/core/offer'
-import { atLocal, type Instant, isClock, isLocalDay, localDayOrThrow } from '@/core/time'
+import { type Collecting, chosenOffer, offerCurve } from '@/core/offer'
+import { atLocal, isClock, isLocalDay, localDayOrThrow } from '@/core/time'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
@@ -60,13 +60,13 @@ export const collectionFor = defineReadAction({
     if (!offer) return refuse('stale', ask('survey-changed'))
     const [when] = await compute('fits', at, entry.job, [offer.plan])
     return when!.kind === 'possible'
-      ? done({ collectAt: when!.collectAt })
+      ? done(when!.chances[0]!)
       : refuse('rule', whyNotPlaced(floor, when!.reasons, offer.plan))
   },
 })
 
-/** The point, where one is ready by then, and when it is; or when the least of it would be. */
-type Best = { minutes?: number; collectAt?: Instant }
+/** The point, where one is ready by then, and when and how surely it is; or when the least of it would be. */
+type Best = { minutes?: number; ready?: Collecting }
 
 /** Points of the curve that are asked about at the most: a curve of a thousand is halved ten times. */
 const ASKED_MOST = 12
@@ -96,17 +96,17 @@ export const bestBy = defineReadAction({
     const readyAt = async (index: number) => {
       const { plan } = offerAt(points[index]!.minutes)
       const [when] = await compute('fits', at, entry.job, [plan])
-      return when!.kind === 'possible' ? when!.collectAt : undefined
+      return when!.kind === 'possible' ? when!.chances[0] : undefined
     }
     const first = await readyAt(0)
-    if (!first || first > by) return done<Best>(first ? { collectAt: first } : {})
-    let [low, high, collectAt] = [0, points.length - 1, first]
+    if (!first || first.at > by) return done<Best>(first ? { ready: first } : {})
+    let [low, high, best] = [0, points.length - 1, first]
     for (let asked = 0; low < high && asked < ASKED_MOST; asked++) {
       const middle = (low + high + 1) >> 1
       const ready = await readyAt(middle)
-      if (ready && ready <= by) [low, collectAt] = [middle, ready]
+      if (ready && ready.at <= by) [low, best] = [middle, ready]
       else high = middle - 1
     }
-    return done<Best>({ minutes: points[low]!.minutes, collectAt })
+    return done<Best>({ minutes: points[low]!.minutes, ready: best })
   },
 })
