@@ -10,6 +10,9 @@ export type Closure = { id: string; place: BayId; from: Instant; until: Instant 
 /** A piece of equipment that cannot be used for a while. */
 export type Broken = { equipment: string; from: Instant; until: Instant }
 
+/** What of a shop is out of use. */
+export type OutOfUse = { closures?: readonly Closure[]; broken?: readonly Broken[] }
+
 /** What is out of use, from now on and as far as anything is planned. */
 export function outFrom(
   { places, horizonDays, closures = [], broken = [], equipment = [] }: ShopCalendar,

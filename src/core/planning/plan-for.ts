@@ -14,7 +14,7 @@ import { FIRST_SURE_MARK } from './sure-marks'
 const SOME_STEPS = 100
 /** And to make what is moved surer, once it is known what that is. */
 const SURER_STEPS = 60
-/** In an event it counts so many times as much to move what people were told as when everything is planned anew (mem). */
+/** In an event it counts so many times as much to move what people were told as when everything is re-planned (mem). */
 const EVENT_CHURN = 10 * CHURN_PER_STEP
 
 /**
@@ -114,7 +114,7 @@ function lateness(jobs: readonly LiveJob[], placed: readonly PlacedOperation[]):
   const late = new Map<string, number>()
   for (const { job, end } of placed) {
     const by = due.get(job)
-    if (by && end > by) late.set(job, Math.max(late.get(job) ?? 0, minutesBetween(by, end as Instant)))
+    if (by && end > by) late.set(job, Math.max(late.get(job) ?? 0, minutesBetween(by, end)))
   }
   return { cars: late.size, minutes: [...late.values()].reduce((sum, each) => sum + each, 0) }
 }

@@ -7,7 +7,7 @@ import type { Problem, ProblemJob, ProblemOperation } from '../schedule'
 import type { Setup } from '../shop'
 import { epochMinutes, fromEpochMinutes, type Instant, laterOf, plusMinutes } from '../time'
 import { type BayRoom, fitsIn } from '../vehicle'
-import { type Broken, type Closure, isClosed, outFrom } from './closures'
+import { isClosed, type OutOfUse, outFrom } from './closures'
 import { type DampAir, dryAirFor, isCoat } from './damp-air'
 import { equipmentFor, standsHeld } from './equipment'
 import { toSchedule, unattended } from './file-operations'
@@ -29,18 +29,17 @@ export type ShopCalendar = Pick<
   | 'objective'
   | 'calendars'
   | 'people'
-> & {
-  places: (Problem['places'][number] & BayRoom)[]
-  /** Whether work at the machine may be shared by two. */
-  sharing?: Sharing
-  /** How much the minutes of each kind of work vary; nothing varies where it is not said. */
-  spreads?: Setup['spreads']
-  /** The chance with which promises are to hold. */
-  sure?: Setup['sure']
-  closures?: readonly Closure[]
-  broken?: readonly Broken[]
-  damp?: readonly DampAir[]
-}
+> &
+  OutOfUse & {
+    places: (Problem['places'][number] & BayRoom)[]
+    /** Whether work at the machine may be shared by two. */
+    sharing?: Sharing
+    /** How much the minutes of each kind of work vary; nothing varies where it is not said. */
+    spreads?: Setup['spreads']
+    /** The chance with which promises are to hold. */
+    sure?: Setup['sure']
+    damp?: readonly DampAir[]
+  }
 
 /** A layer whose window has really closed before the next one was begun. */
 export type MissedWindow = { job: JobId; operation: OperationId; after: string; closed: Instant }

@@ -80,12 +80,12 @@ export function Stay({
   )
 }
 
-/** Pixels from where the window of a layer opens to where the next one does. */
-function roomBelow(block: Block, { blocks }: StayBlock, timeline: Timeline): number {
-  if (!block.window) return 0
-  const opens = xOf(timeline, block.window.opens)
+/** Pixels inside the bracket of a window, as far as the next one does not begin there. */
+function roomBelow({ window: own }: Block, { blocks }: StayBlock, timeline: Timeline): number {
+  if (!own) return 0
+  const opens = xOf(timeline, own.opens)
   const next = blocks.flatMap(({ window }) => (window ? [xOf(timeline, window.opens)] : []))
-  return Math.min(...next.filter((each) => each > opens), Number.POSITIVE_INFINITY) - opens
+  return Math.min(...next.filter((each) => each > opens), xOf(timeline, own.closes)) - opens - 8
 }
 
 /** A slot held for a caller: nothing that can be taken in hand, for nothing is agreed. */

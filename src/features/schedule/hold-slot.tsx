@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import type { Collection } from '@/core/planning/caller'
 import type { Region } from '@/core/region'
-import { dayIn, type LocalDay, plusDays } from '@/core/time'
+import { dayIn, type LocalDay, localDayOrThrow, plusDays } from '@/core/time'
 import { holdSlot } from '@/server/planning/hold-actions'
 import { paperDay } from '@/text/formats'
 import { Button } from '@/ui/button'
@@ -28,7 +28,7 @@ export function HoldSlot({ told, usual, region, today }: Props) {
   const first = usual.operations.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
   const bringDay = dayIn(region.timezone, first)
   const usually = plusDays(today, USUAL_DAYS)
-  const [typed, setTyped] = useState({
+  const [typed, setTyped] = useState<{ name: string; phone: string; car: string; until: string }>({
     name: '',
     phone: '',
     car: '',
@@ -40,7 +40,7 @@ export function HoldSlot({ told, usual, region, today }: Props) {
   if (held)
     return (
       <p role="status" className="sheet border-l-4 border-l-fern p-4">
-        Held for {typed.name} until the end of {paperDay(region, typed.until)}.{' '}
+        Held for {typed.name} until the end of {paperDay(region, localDayOrThrow(typed.until))}.{' '}
         <Link href="/">It is on the yard</Link>, and on the schedule.
       </p>
     )
@@ -83,10 +83,7 @@ export function HoldSlot({ told, usual, region, today }: Props) {
           />
         </Field>
         <Field label="Keep it until the end of" {...wrong('until')}>
-          <DayInput
-            value={typed.until}
-            onChange={(until) => setTyped({ ...typed, until: until as LocalDay })}
-          />
+          <DayInput value={typed.until} onChange={(until) => setTyped({ ...typed, until })} />
         </Field>
       </div>
       <div className="flex flex-wrap items-center gap-3">

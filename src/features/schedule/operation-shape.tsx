@@ -28,12 +28,12 @@ export function blockTitle(
 }
 
 /** A letter of what is written on the board, pixels. */
-const LETTER = 5.2
+const LETTER = 5
 
 /** By how much a layer may overrun, in as many words as there is room for; none where even the time does not fit. */
 function spareWords(minutes: number, region: Region, room: number): string {
   const time = duration(region, minutes)
-  const words = minutes === 0 ? ['nothing to spare', '0 min'] : [`may overrun ${time}`, time]
+  const words = minutes === 0 ? ['nothing to spare', '+0 min'] : [`may overrun ${time}`, `+${time}`]
   return words.find((each) => each.length * LETTER <= room) ?? ''
 }
 

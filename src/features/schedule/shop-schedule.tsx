@@ -156,7 +156,8 @@ function Legend({ holds }: { holds: boolean }) {
       <li>Filled leaf: work, darker when done</li>
       <li className="text-copper">Outlined leaf: waiting, do not touch</li>
       <li className="text-copper">
-        Bracket below: the window in which a layer must begin; thick where there is little to spare
+        Bracket below: the window in which a layer must begin, with what the one before may overrun; thick
+        where that is little
       </li>
       {holds && <li>Dashed bar: a slot held for a caller</li>}
       <li>Shaded: nobody on shift</li>

@@ -4,7 +4,7 @@ import clsx from 'clsx'
 import { useState } from 'react'
 import { endsSoon, type Hold } from '@/core/planning'
 import type { Region } from '@/core/region'
-import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import { dayIn, type Instant } from '@/core/time'
 import { endHold, keepHold } from '@/server/planning/hold-actions'
 import { moment, paperDay } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
@@ -35,7 +35,7 @@ function Slot({ slot, region, now }: { slot: HeldSlot } & Omit<Props, 'slots'>) 
   const { id, name, phone, car, packageName, bringAt, until } = slot
   const today = dayIn(region.timezone, now)
   const { run, pending, refusal } = useAction()
-  const [later, setLater] = useState<LocalDay>()
+  const [later, setLater] = useState<string>()
   const soon = endsSoon(slot, today)
   return (
     <li className="border-t border-line py-2 first:border-0">
@@ -61,7 +61,7 @@ function Slot({ slot, region, now }: { slot: HeldSlot } & Omit<Props, 'slots'>) 
         <Button
           look="quiet"
           aria-expanded={later !== undefined}
-          onClick={() => setLater(later ? undefined : until)}
+          onClick={() => setLater(later === undefined ? until : undefined)}
         >
           Another day
         </Button>
@@ -69,10 +69,10 @@ function Slot({ slot, region, now }: { slot: HeldSlot } & Omit<Props, 'slots'>) 
           Free it
         </Button>
       </div>
-      {later && (
+      {later !== undefined && (
         <div className="mt-2 flex flex-wrap items-end gap-2">
           <Field label="Keep it until the end of">
-            <DayInput value={later} onChange={(day) => setLater(day as LocalDay)} />
+            <DayInput value={later} onChange={setLater} />
           </Field>
           <Button
             disabled={pending}

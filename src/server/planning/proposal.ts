@@ -191,7 +191,7 @@ function urgentIn(
 ): Pick<Proposal, 'urgent'> {
   if (happened?.kind !== 'car' || happened.event.kind !== 'urgent') return {}
   const { job, by } = happened.event
-  const ends = placed.filter((each) => each.job === job).map(({ end }) => end as Instant)
+  const ends = placed.filter((each) => each.job === job).map(({ end }) => end)
   const collectAt = ends.length > 0 ? collect(ends.reduce(laterOf)) : undefined
   return { urgent: { plate: called.get(job) ?? job, by, ...(collectAt ? { collectAt } : {}) } }
 }
