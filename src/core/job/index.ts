@@ -8,7 +8,15 @@ export type { LayerLog } from './layer-log'
 export { goesOnWith, type OpenStep, openNow } from './open-now'
 export type { OwnerPage } from './owner-page'
 export type { Past } from './past'
-export { type Awaited, type LiveJob, type Progress, progressAt, stepStates, waitBegan } from './progress'
+export {
+  type Awaited,
+  hasBegun,
+  type LiveJob,
+  type Progress,
+  progressAt,
+  stepStates,
+  waitBegan,
+} from './progress'
 export { type Stage, stageOf } from './stage'
 export type { Stay, TimelineEntry } from './timeline'
 export type { VehicleCare } from './vehicle-care'

@@ -33,6 +33,10 @@ export type LiveJob = {
   pinned?: readonly string[]
 }
 
+/** Whether anything of a job has been begun. */
+export const hasBegun = ({ progress }: Pick<LiveJob, 'progress'>): boolean =>
+  Object.values(progress).some(({ kind }) => kind !== 'open')
+
 /**
  * When an unattended wait began: where it was started, or at the real end of what it follows without a gap.
  * Nobody presses a button for a cure.

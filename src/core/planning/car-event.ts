@@ -1,5 +1,5 @@
 import type { JobId, OperationId, PersonId } from '../ids'
-import { type Awaited, type LiveJob, progressAt } from '../job'
+import { type Awaited, hasBegun, progressAt } from '../job'
 import { unreachable } from '../result'
 import { type Instant, laterOf } from '../time'
 import { backThen, type LateBack } from './events'
@@ -50,8 +50,6 @@ function after(entry: FloorJob, event: CarEvent, now: Instant): FloorJob | undef
       return unreachable(event)
   }
 }
-
-const hasBegun = ({ progress }: LiveJob) => Object.values(progress).some(({ kind }) => kind !== 'open')
 
 /**
  * What an urgent car is promised once its plan is taken: the time asked for where the plan keeps it; else when it can be fetched, as long as that

@@ -1,5 +1,5 @@
 import { toBayId } from '../ids'
-import type { Job, LiveJob, Stage } from '../job'
+import { hasBegun, type Job, type LiveJob, type Stage } from '../job'
 import type { Agreement } from '../offer'
 import { OFFSITE } from '../offer/in-order'
 import { everyone, type Setup, type Shop } from '../shop'
@@ -97,9 +97,11 @@ export function calendarNow({ shop, outages }: Pick<Floor, 'shop' | 'outages'>):
 
 /** The jobs that still need room on the calendar, and the slots that are held. */
 export function openJobs({ jobs, holds }: Pick<Floor, 'jobs' | 'holds'>): LiveJob[] {
-  const inHand = jobs.flatMap(({ job, live, stage }) =>
-    live && !job.putOffAt && stage.kind !== 'ready' && stage.kind !== 'handed-over' ? [live] : [],
-  )
+  const inHand = jobs.flatMap(({ job, live, stage }) => {
+    if (!live || stage.kind === 'ready' || stage.kind === 'handed-over') return []
+    // Work that is begun on a car that was put off shows that it has come.
+    return job.putOffAt && !hasBegun(live) ? [] : [live]
+  })
   return [...inHand, ...holds.map(heldJob)]
 }
 

@@ -7,7 +7,7 @@ import { isHandOf } from '../shop'
 import { type Instant, laterOf } from '../time'
 import type { Closure } from './closures'
 import { isCoat } from './damp-air'
-import { type EquipmentKind, needs } from './equipment'
+import { type EquipmentKind, needs, standsHeld } from './equipment'
 import type { ShopCalendar } from './shop-problem'
 
 /**
@@ -86,7 +86,10 @@ export function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[
       case 'extra':
         return false
       case 'equipment':
-        return plan.operations.some((each) => each.id === operation && needs(each).includes(what.id))
+        // Stands are held from one step to another, whatever is done in between.
+        return what.id === 'stands'
+          ? standsHeld(plan, new Set(['stands'])).length > 0
+          : plan.operations.some((each) => each.id === operation && needs(each).includes(what.id))
       case 'air':
         return plan.operations.some((each) => each.id === operation && isCoat(each))
       default:

@@ -221,6 +221,9 @@ describe('equipment of which there is only so much', () => {
     const before = planned([job], lift(1))
     expect(usesLift(before).some(({ start }) => start < until)).toBe(true)
     expect(touchedBy(out, [{ ...job, published: before }])).toEqual(new Set(['A']))
+    const stands: Outage = { ...out, what: { kind: 'equipment', id: 'stands' } }
+    expect(touchedBy(stands, [{ ...job, published: before }])).toEqual(new Set(['A']))
+    expect(touchedBy(stands, [{ ...job, plan: headland, published: before }])).toEqual(new Set())
     expect(usesLift(planned([job], shopWithout(lift(1), [out]))).every(({ start }) => start >= until)).toBe(
       true,
     )

@@ -1,4 +1,4 @@
-import { awayNow, progressAt } from '@/core/job'
+import { awayNow, hasBegun, progressAt } from '@/core/job'
 import { vendorSkill } from '@/core/offer'
 import { EQUIPMENT_KINDS, type Floor, type Outage } from '@/core/planning'
 import { awayThing, awayWith } from '@/text/en/away'
@@ -45,7 +45,7 @@ function knownCars({ jobs, shop }: Floor): KnownCar[] {
           {
             job: job.id,
             name: `${job.vehicle.plate}, ${job.vehicle.make} ${job.vehicle.model}`,
-            begun: Object.values(live.progress).some(({ kind }) => kind !== 'open'),
+            begun: hasBegun(live),
             comes: typedAt(region, job.arriveAt),
             promised: typedAt(region, agreement.promisedFor),
           },

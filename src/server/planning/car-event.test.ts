@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import path from 'node:path'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { toPersonId } from '@/core/ids'
+import { hasBegun } from '@/core/job'
 import { type CarEvent, type FloorJob, openJobs, type Proposal, watchPromises } from '@/core/planning'
 import { clockIn, dayIn, type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { SHOP_FLOOR } from '../action/caller'
@@ -27,9 +28,8 @@ const floorNow = () => loadFloor(shop.db, NOW)
 const say = (name: string, input: object) =>
   perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at: NOW })
 
-const hasBegun = ({ live }: FloorJob) => Object.values(live!.progress).some(({ kind }) => kind !== 'open')
 const booked = async () =>
-  (await floorNow()).jobs.find((entry) => entry.agreement && entry.live && !hasBegun(entry))!
+  (await floorNow()).jobs.find((entry) => entry.agreement && entry.live && !hasBegun(entry.live))!
 const again = async ({ job }: FloorJob) => (await floorNow()).jobs.find((each) => each.job.id === job.id)!
 
 const effectOf = (event: CarEvent): Promise<Proposal> => propose(shop.db, NOW, { kind: 'car', event }, atOnce)
@@ -127,6 +127,20 @@ describe('a car', () => {
     expect(openJobs(floor).map(({ id }) => id)).not.toContain(car.job.id)
     const watch = watchPromises(floor)
     expect(watch.kind === 'seen' && car.job.id in watch.chances).toBe(false)
+    // Work that is begun on it shows that it has come after all.
+    const first = live!.plan.operations[0]!.id
+    const begun = {
+      ...floor,
+      jobs: floor.jobs.map((entry) =>
+        entry.job.id === car.job.id
+          ? {
+              ...entry,
+              live: { ...entry.live!, progress: { [first]: { kind: 'started' as const, at: NOW } } },
+            }
+          : entry,
+      ),
+    }
+    expect(openJobs(begun).map(({ id }) => id)).toContain(car.job.id)
     await take({ kind: 'comes', job: car.job.id, at: days(9) })
     const back = await again(car)
     expect(back.job.putOffAt).toBeUndefined()
@@ -137,7 +151,7 @@ describe('a car', () => {
 test('what cannot happen is refused at its field: work that has begun, a time that has passed, a name left out', async () => {
   const floor = await floorNow()
   const begun = floor.jobs.find(
-    (entry) => entry.live && hasBegun(entry) && entry.stage.kind !== 'handed-over',
+    (entry) => entry.live && hasBegun(entry.live) && entry.stage.kind !== 'handed-over',
   )!
   const job = begun.job.id
   const at = typed(days(3))
