@@ -1,9 +1,11 @@
 import { readFileSync } from 'node:fs'
+import { answerCaller, type Enquiry } from '@/core/planning/caller'
 import { instantOrThrow } from '@/core/time'
 import { OWNER, SHOP_FLOOR } from '../action/caller'
 import { perform } from '../action/perform'
 import { TASKS } from '../compute/tasks'
 import { connect } from '../db/connection'
+import { loadFloor } from '../floor/floor'
 import { workOut } from '../planning/work-out'
 import { receiveBatch } from '../queue/receive'
 import { type Definition, EVERY_ACTION } from './every-action.fixture'
@@ -36,6 +38,7 @@ const desk: Partial<Record<keyof typeof TASKS, unknown>> = {
   ...TASKS,
   'work-out': (moment: typeof now, what: Parameters<typeof workOut>[2]) =>
     workOut(looker, moment, what, () => true),
+  caller: async (moment: typeof now, told: Enquiry) => answerCaller(await loadFloor(looker, moment), told),
 }
 Object.assign(globalThis, {
   fernYardDesk: {
