@@ -18,7 +18,7 @@ async function openJob(page: Page, plate: string, room: string): Promise<string>
   await page.goto(shop.url)
   const href = await page
     .locator('a')
-    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .filter({ hasText: plate, hasNotText: new RegExp(`${plate}\\d{1,2}(?![\\d:])`) })
     .first()
     .getAttribute('href')
   const path = href!.replace(/\/[a-z]+$/, `/${room}`)

@@ -23,7 +23,7 @@ async function speak(page: Page, plate: string, language: string): Promise<strin
   await page.getByLabel('Find by plate').fill(plate)
   const vehicle = await page
     .locator('a')
-    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .filter({ hasText: plate, hasNotText: new RegExp(`${plate}\\d{1,2}(?![\\d:])`) })
     .first()
     .getAttribute('href')
   await page.goto(`${shop.url}${vehicle}/owner`)
@@ -38,7 +38,7 @@ async function jobOf(page: Page, plate: string): Promise<string> {
   await page.goto(shop.url)
   const href = await page
     .locator('a')
-    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .filter({ hasText: plate, hasNotText: new RegExp(`${plate}\\d{1,2}(?![\\d:])`) })
     .first()
     .getAttribute('href')
   return href!.replace(/\/[a-z-]+$/, '')

@@ -19,7 +19,7 @@ async function openRoom(page: Page, plate: string, room: string): Promise<void> 
   await page.goto(shop.url)
   const href = await page
     .locator('a')
-    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .filter({ hasText: plate, hasNotText: new RegExp(`${plate}\\d{1,2}(?![\\d:])`) })
     .first()
     .getAttribute('href')
   await page.goto(shop.url + href!.replace(/\/[a-z]+$/, `/${room}`))

@@ -6,7 +6,7 @@ export async function openRoomOf(shop: Shop, page: Page, plate: string, room: st
   await page.goto(shop.url)
   const href = await page
     .locator('a')
-    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .filter({ hasText: plate, hasNotText: new RegExp(`${plate}\\d{1,2}(?![\\d:])`) })
     .first()
     .getAttribute('href')
   await page.goto(`${shop.url}${href!.replace(/(\/jobs\/[^/]+).*/, '$1')}/${room}`)
