@@ -1,6 +1,6 @@
-import { nextOpen } from '../schedule'
+import { nextOpen, type PlacedOperation } from '../schedule'
 import type { Setup } from '../shop'
-import type { Instant } from '../time'
+import { earlierOf, type Instant } from '../time'
 import { nextSlot } from './shop-problem'
 
 /** When a customer can fetch a car that is finished at `end`: on the quarter hour, while the counter is open. */
@@ -8,3 +8,7 @@ export function collectionTime(setup: Setup, end: Instant): Instant {
   const ready = nextSlot(end, setup.slotMinutes)
   return nextOpen(setup.calendars[setup.counterCalendar]!, setup.region.timezone, ready) ?? ready
 }
+
+/** By when a car has to be here for what is planned of it: at the first of its steps. There is one at least. */
+export const bringTime = (placed: readonly Pick<PlacedOperation, 'start'>[]): Instant =>
+  placed.map(({ start }) => start).reduce(earlierOf)

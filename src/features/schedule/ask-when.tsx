@@ -2,7 +2,7 @@
 
 import { useState, useTransition } from 'react'
 import type { Answer as Told } from '@/core/answer'
-import { TOLD_STATES } from '@/core/planning'
+import { bringTime, TOLD_STATES } from '@/core/planning'
 import type { Collection, EnquiryAnswer, WayIn } from '@/core/planning/caller'
 import type { Region } from '@/core/region'
 import { dayIn, type Instant, type LocalDay, minutesBetween } from '@/core/time'
@@ -215,8 +215,7 @@ const WORTH_A_WORD_MINUTES = 480
 
 /** A car that waits for its bay may as well wait at home. */
 function needNotBe({ operations }: Collection, { region, now }: Pick<Props, 'region' | 'now'>): string {
-  const first = operations.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
-  return `It need not be here before ${moment(region, first, now)}.`
+  return `It need not be here before ${moment(region, bringTime(operations), now)}.`
 }
 
 /** Nobody believes the cents of a price for a car that has not been seen. */

@@ -1,6 +1,7 @@
 'use client'
 
 import { useState } from 'react'
+import { bringTime } from '@/core/planning'
 import type { Collection } from '@/core/planning/caller'
 import type { Region } from '@/core/region'
 import { dayIn, type LocalDay, localDayOrThrow, plusDays } from '@/core/time'
@@ -25,8 +26,7 @@ const USUAL_DAYS = 2
 
 /** The caller wants to think about it: the slot is kept under their name until a day. */
 export function HoldSlot({ told, usual, region, today }: Props) {
-  const first = usual.operations.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
-  const bringDay = dayIn(region.timezone, first)
+  const bringDay = dayIn(region.timezone, bringTime(usual.operations))
   const usually = plusDays(today, USUAL_DAYS)
   const [typed, setTyped] = useState<{ name: string; phone: string; car: string; until: string }>({
     name: '',

@@ -11,8 +11,10 @@ import { connect } from '../db/connection'
 import { demoShop } from '../db/demo-shop.fixture'
 import { MIGRATIONS, migrate } from '../db/migrations'
 import { loadFloor } from '../floor/floor'
+import { comesThen } from '../floor/job-store'
 import { EVERY_ACTION } from '../trials/every-action.fixture'
 import { loadEntries } from '../work/acts-store'
+import { fingerprint } from './fingerprint'
 import { listOutages } from './outage-store'
 import { takeProposal } from './take-proposal'
 import { propose } from './work-out'
@@ -72,6 +74,15 @@ describe('a car', () => {
     const { job, live } = await again(car)
     expect(job.arriveAt).toBe(at)
     expect(live!.published.every(({ start }) => start >= at)).toBe(true)
+  })
+  test('that comes at another time makes a plan stale that was worked out before that, though nothing of it moved', async () => {
+    const floor = await floorNow()
+    const other = await propose(shop.db, NOW, { kind: 'everything' }, atOnce)
+    const { arriveAt } = (await again(car)).job
+    await comesThen(shop.db, car.job.id, { comesAt: plusMinutes(arriveAt, 15) })
+    expect(await takeProposal(shop.db, other.id, NOW)).toEqual({ kind: 'stale' })
+    await comesThen(shop.db, car.job.id, { comesAt: arriveAt })
+    expect(fingerprint(await floorNow())).toBe(fingerprint(floor))
   })
   test('that comes earlier may be begun earlier', async () => {
     const at = plusMinutes((await again(car)).job.arriveAt, -1440)

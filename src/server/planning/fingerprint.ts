@@ -5,8 +5,11 @@ const hashed = (seen: unknown): string => createHash('sha256').update(JSON.strin
 
 /** What a plan was worked out from, in one word: once anything of it has changed, the plan is stale. */
 export function fingerprint(floor: Floor): string {
-  const seen = openJobs(floor).map(({ id, plan, progress, published, pinned }) => ({
+  const seen = openJobs(floor).map(({ id, arrive, due, plan, progress, published, pinned, awaited }) => ({
     id,
+    arrive,
+    due,
+    awaited,
     plan,
     progress,
     published,

@@ -6,7 +6,7 @@ import { done, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { toJobId } from '@/core/ids'
 import { aJob, day } from '@/core/inputs'
-import type { Hold } from '@/core/planning'
+import { bringTime, type Hold } from '@/core/planning'
 import { dayIn, type LocalDay } from '@/core/time'
 import { defineAction } from '../action/define'
 import { compute } from '../compute/compute'
@@ -47,7 +47,7 @@ export const holdSlot = defineAction({
     if (answer.kind !== 'promise' || answer.usual.collectAt !== said)
       return refuse('stale', ask('hold-moved'))
     const { usual } = answer
-    const bringAt = usual.operations.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
+    const bringAt = bringTime(usual.operations)
     const wrong = untilFault(until, dayIn(zone, at), dayIn(zone, bringAt))
     if (wrong) return wrong
     const id = toJobId(`hold-${randomUUID()}`)

@@ -3,7 +3,7 @@ import { ask } from '@/core/asks'
 import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import { type Choices, chosenOffer, type Offer, quoteState, summaryOf } from '@/core/offer'
-import type { Floor, PricedOffer } from '@/core/planning'
+import { bringTime, type Floor, type PricedOffer } from '@/core/planning'
 import { atLocal, dayIn, type Instant, plusDays } from '@/core/time'
 import { COATING_RULE } from '@/text/en/coating'
 import { toldQuote, type WhenTold } from '@/text/quote'
@@ -75,8 +75,7 @@ export function whenTold(
   now: Instant,
 ): WhenTold {
   if (when.kind === 'impossible') return {}
-  const first = when.placed.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
-  return { chances: when.chances, ...(arriveAt > now ? { bringBy: first } : {}) }
+  return { chances: when.chances, ...(arriveAt > now ? { bringBy: bringTime(when.placed) } : {}) }
 }
 
 /** Why a quote can no longer be answered. */
