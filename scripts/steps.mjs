@@ -41,7 +41,10 @@ export async function sideBySide(...lanes) {
     lanes.map(async (lane) => {
       for (const command of lane) {
         const code = await (typeof command === 'function' ? command() : exitOf(command))
-        if (code !== 0) return code
+        if (code !== 0) {
+          if (Array.isArray(command)) say(`failed: ${path.basename(command[0])} ${command[1].join(' ')}`)
+          return code
+        }
       }
       return 0
     }),
