@@ -273,6 +273,7 @@ export type PlainAsk =
   | 'schedule-changed'
   | 'schedule-changed-check'
   | 'plan-gone'
+  | 'trial-gone'
 
   // What is no longer there
   | 'job-gone'

@@ -26,11 +26,15 @@ export { type ChainLink, explainEarliest } from './explain/explain'
 export { MoveDesk } from './rearrange/move-desk'
 export type { OperationMove, Rearranged, StayMove, Tried } from './rearrange/moves'
 export type { Refusal } from './rearrange/refusal'
+export { type LivedJob, LivedShop, type LuckOf } from './rehearse/lived-shop'
 export { logVariance, spreadOf } from './rehearse/lognormal'
+export { drawLuck } from './rehearse/luck'
 export {
   type Outcome,
   type Play,
   playAll,
+  playedRuns,
+  playOf,
   type Rehearsal,
   type RehearsedJob,
   type RehearsedWindow,
@@ -48,7 +52,7 @@ export { type Solution, Solver, solve } from './solver/solve'
 export { type Soonest, soonestFor } from './solver/soonest'
 export { type Eater, eatersOf } from './sure/blame'
 export { type ChanceChange, chanceChanges, chancesByDue } from './sure/compare'
-export { chanceAt, type Promised, promisesOf } from './sure/promises'
+export { chanceAt, PROMISE_SEED, type Promised, promisesOf } from './sure/promises'
 export { putBack } from './sure/put-back'
 export { type SureOptions, type SureSolution, solveSure } from './sure/solve-sure'
 export { type SureSoonest, soonestSure } from './sure/soonest-sure'

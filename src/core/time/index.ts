@@ -17,6 +17,7 @@ export {
   atLocal,
   clockIn,
   clockMinutes,
+  clockOf,
   dayIn,
   daysBetween,
   isClock,

@@ -74,6 +74,10 @@ export function clockMinutes(clock: string): number {
   return minutes
 }
 
+/** A minute of the day as `HH:MM`; 1440 is `24:00`. */
+export const clockOf = (minute: number): string =>
+  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
+
 // Asking Intl for an offset is a hundred times dearer than the rest; calendars ask for the same times again and again.
 const MEMO_MAX = 50_000
 const memo = new Map<string, Instant>()

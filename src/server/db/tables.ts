@@ -683,6 +683,18 @@ export type ShopRow = {
   version: number
 }
 
+export type ShopTrialsRow = {
+  id: string
+  change: string
+  about: string
+  busier: number
+  weekly_cents: number
+  bought: string
+  tried_at: string
+}
+
+type ShopTrialsIn = In<ShopTrialsRow, 'tried_at', never>
+
 export type SkippedMessagesRow = {
   key: string
   at: string
@@ -1026,6 +1038,7 @@ declare module 'knex/types/tables' {
     removals: Knex.CompositeTableType<RemovalsRow, Written<RemovalsIn, 'id' | 'job_id'>, Changed<RemovalsIn>>
     reorder_points: Knex.CompositeTableType<ReorderPointsRow, ReorderPointsRow, Changed<ReorderPointsRow>>
     shop: Knex.CompositeTableType<ShopRow, Written<ShopRow, 'id' | 'version'>, Changed<ShopRow>>
+    shop_trials: Knex.CompositeTableType<ShopTrialsRow, ShopTrialsIn, Changed<ShopTrialsIn>>
     skipped_messages: Knex.CompositeTableType<
       SkippedMessagesRow,
       SkippedMessagesIn,

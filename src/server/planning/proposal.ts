@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import {
   type CarEvent,
-  CHURN_PER_STEP,
   calendarNow,
   calledOn,
   collectionTime,
+  everythingToPlan,
   type Floor,
   isCoat,
   joinParts,
@@ -13,13 +13,11 @@ import {
   namedReasons,
   type Outage,
   openJobs,
-  PLAN_SEED,
   type PlanChange,
   type PlannedFrom,
   type Planning,
   type Proposal,
   planningProblem,
-  standingPlan,
   type ToPlan,
 } from '@/core/planning'
 import { checkSchedule, fault, type PlacedOperation, planChanges, type Schedule } from '@/core/schedule'
@@ -36,23 +34,10 @@ import { fingerprint } from './fingerprint'
 /** Proposals nobody took are forgotten after this many days. */
 const KEPT_DAYS = 2
 
-/** Attempts of a planner that shows how far it is and can be stopped: some seconds in a shop of twenty cars. */
-const WORKER_STEPS = 2500
-
 /** The problem in which everything not yet begun may move. */
 export async function problemToPlan(db: Knex, now: Instant): Promise<ToPlan> {
   const floor = await loadFloor(db, now)
-  const { problem } = planningProblem(calendarNow(floor), openJobs(floor), { now })
-  const standing = standingPlan(floor)
-  return {
-    from: { at: now, basis: fingerprint(floor) },
-    problem,
-    standing,
-    churn: { against: standing, perStep: CHURN_PER_STEP },
-    seed: PLAN_SEED,
-    steps: WORKER_STEPS,
-    sure: floor.shop.setup.sure,
-  }
+  return { from: { at: now, basis: fingerprint(floor) }, ...everythingToPlan(floor) }
 }
 
 /** A schedule worked out elsewhere is believed for so long; then work under way has gone on too far. */

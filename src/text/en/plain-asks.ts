@@ -261,6 +261,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'step-not-to-do': () => 'This step is no longer to be done. Reload the page.',
   'schedule-changed': () => 'The schedule has changed since. Re-plan.',
   'schedule-changed-check': () => 'The schedule has changed since. Re-plan and check again.',
+  'trial-gone': () => 'This is no longer in the list. Reload the page.',
   'plan-gone': () => 'This plan is no longer saved. Re-plan.',
 
   // What is no longer there

@@ -20,8 +20,22 @@ export function openOn(calendar: WeeklyCalendar, day: LocalDay): OpenDay {
   return exception?.open ?? calendar.weekly[weekdayOf(day)] ?? []
 }
 
+// Calendars come and go, as somebody is away or busy; the times their hours begin and end at are ever the same.
+const MEMO_MAX = 50_000
+const memo = new Map<string, number>()
+
 /** A time that spring skips is reached as soon as the clocks show a later one; epoch minutes. */
 function minuteOf(zone: string, day: LocalDay, clock: string): number {
+  const key = `${zone} ${day} ${clock}`
+  const before = memo.get(key)
+  if (before !== undefined) return before
+  if (memo.size >= MEMO_MAX) memo.clear()
+  const found = computeMinuteOf(zone, day, clock)
+  memo.set(key, found)
+  return found
+}
+
+function computeMinuteOf(zone: string, day: LocalDay, clock: string): number {
   let at = epochMinutes(atLocal(zone, day, clock))
   const shows = (minute: number) => clockIn(zone, fromEpochMinutes(minute))
   if (shows(at) > clock && clock !== '24:00') while (shows(at - 1) > clock) at--

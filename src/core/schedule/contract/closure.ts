@@ -1,12 +1,12 @@
-import { clockMinutes, dayIn, type Instant, type LocalDay, minuteOfDay, plusDays, WEEKDAYS } from '../../time'
+import {
+  clockMinutes,
+  clockOf,
+  dayIn, type Instant, type LocalDay, minuteOfDay, plusDays, WEEKDAYS } from '../../time'
 import { openOn, type WeeklyCalendar } from './calendar'
 import { mergeIntervals } from './intervals'
 import type { ProblemCalendar } from './problem'
 
 const MIDNIGHT = 1440
-const clockOf = (minute: number) =>
-  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
-
 const ALL_DAY: [string, string][] = [['00:00', '24:00']]
 const ALL_WEEK = Object.fromEntries(WEEKDAYS.map((day) => [day, ALL_DAY]))
 

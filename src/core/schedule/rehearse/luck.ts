@@ -6,5 +6,5 @@ import { spreadFactor } from './lognormal'
 export type Luck = readonly (readonly number[])[]
 
 /** Draws the luck of a run: the same for the same operations of a problem whatever the plan. */
-export const drawLuck = ({ jobs }: Problem, random: Random): Luck =>
+export const drawLuck = ({ jobs }: Pick<Problem, 'jobs'>, random: Random): Luck =>
   jobs.map(({ operations }) => operations.map(({ spread = 0 }) => spreadFactor(random, spread)))

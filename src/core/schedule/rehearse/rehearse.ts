@@ -175,7 +175,7 @@ export function playAll(
   }
 }
 
-const isKept = ({ before, after, max }: Window, played: readonly Interval[]) =>
+export const isKept = ({ before, after, max }: Pick<Window, 'before' | 'after' | 'max'>, played: readonly Interval[]) =>
   played[after]!.from - played[before]!.to <= max
 
 /** The share of sorted ends that lie by a minute. */

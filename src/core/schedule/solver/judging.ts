@@ -15,16 +15,18 @@ function hasFreshEyes({ judges }: ModelOperation, placed: Placed, { people }: Cr
   )
 }
 
-/** Whether a crew leaves somebody to judge its work: whoever is to, or, until that is known, anybody who could. */
-function leavesAJudge({ index: own, judgedBy }: ModelOperation, placed: Placed, { people }: Crew): boolean {
-  if (!judgedBy) return true
+/** Says of a crew whether it leaves somebody to judge its work: whoever is to, or, until that is known, anybody who could. */
+function leavesAJudge({ index: own, judgedBy }: ModelOperation, placed: Placed): (crew: Crew) => boolean {
+  if (!judgedBy) return () => true
   const { index, skilled, judges } = judgedBy
   const judge = placed[index]
-  if (judge) return !people.some((person) => judge.people.includes(person))
-  const hands = judges.operations.flatMap((other) => (other === own ? [] : (placed[other]?.people ?? [])))
-  return skilled.some(
-    (person) => !people.includes(person) && !hands.includes(person) && !judges.people.includes(person),
+  if (judge) return ({ people }) => !people.some((person) => judge.people.includes(person))
+  const left = skilled.filter(
+    (person) =>
+      !judges.people.includes(person) &&
+      !judges.operations.some((other) => other !== own && placed[other]?.people.includes(person)),
   )
+  return ({ people }) => left.some((person) => !people.includes(person))
 }
 
 /** The crews an operation may be given to: first those by whom no work judges itself, since of equals the first is taken. */
@@ -36,7 +38,7 @@ export function crewsInTurn(
 ): { apart: readonly Crew[]; others: readonly Crew[] } {
   const all = model.crewsFor(operation, place)
   if (!operation.judges && !operation.judgedBy) return { apart: all, others: [] }
-  const keepsApart = (crew: Crew) =>
-    hasFreshEyes(operation, placed, crew) && leavesAJudge(operation, placed, crew)
+  const leaves = leavesAJudge(operation, placed)
+  const keepsApart = (crew: Crew) => hasFreshEyes(operation, placed, crew) && leaves(crew)
   return { apart: all.filter(keepsApart), others: all.filter((crew) => !keepsApart(crew)) }
 }

@@ -108,6 +108,10 @@ function standingDraft(
   return draft
 }
 
+/** What is on the calendar stays, and the other jobs are placed beside it; where nothing is, all are placed in their order. */
+export const draftFrom = (model: Model, placed: readonly PlacedOperation[]): Draft =>
+  standingDraft(model, placed, undefined) ?? construct(model, undefined, () => {})
+
 /** Which round of cooling an attempt is in, and how far from its end, between 1 and 0. */
 export function roundAt(step: number, first = FIRST_ROUND): { round: number; left: number } {
   let start = 0

@@ -39,6 +39,7 @@ import { chances } from './0038-chances'
 import { moreOutages } from './0039-more-outages'
 import { events } from './0040-events'
 import { holds } from './0041-holds'
+import { shopTrials } from './0042-shop-trials'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -84,5 +85,6 @@ export const MIGRATIONS: readonly Migration[] = [
   moreOutages,
   events,
   holds,
+  shopTrials,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

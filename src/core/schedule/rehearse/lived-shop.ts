@@ -1,0 +1,219 @@
+import type { JobId, OperationId } from '../../ids'
+import { epochMinutes, fromEpochMinutes, type Instant, laterOf, minutesBetween } from '../../time'
+import { closedBetween } from '../contract/closure'
+import type { Problem, ProblemJob, ProblemOperation } from '../contract/problem'
+import type { PlacedOperation } from '../contract/schedule-file'
+import { compileModel } from '../solver/model'
+import { readPlacements, writeOperations } from '../solver/placements'
+import { draftFrom } from '../solver/search'
+import { type Step, stepsInOrder } from './order'
+import { type Played, playOut, type Rules } from './play'
+import { isKept, windowsOf } from './rehearse'
+
+/**
+ * A shop that lives through a stretch of time with the luck of one run, and plans anew each morning what no longer stands: whatever has begun
+ * is as it really went, what runs over pushes what follows, and on the next day all that was pushed is placed again.
+ */
+
+/** What an operation takes of its minutes in this run; 1 is as planned. */
+export type LuckOf = (job: JobId, operation: OperationId) => number
+
+/** A job under way: what was to be done, what really has begun, and when the rest is planned. */
+type OpenJob = {
+  job: ProblemJob
+  real: Map<OperationId, PlacedOperation>
+  planned: Map<OperationId, PlacedOperation>
+  /** A window of it can no longer be kept, so none that begins with what is over is insisted on. */
+  letsWindowsGo: boolean
+}
+
+/** A job as it really went, once it is over. */
+export type LivedJob = { job: ProblemJob; operations: PlacedOperation[] }
+
+/** So long after its morning a day’s plan looks, beyond what the problem does itself, days: what runs late still finds room. */
+const BEYOND_DAYS = 28
+/** Calendars are looked into so far ahead at least, days. */
+const AHEAD_DAYS = 42
+
+const asReal = ({ start, end }: PlacedOperation, operation: ProblemOperation): ProblemOperation => ({
+  id: operation.id,
+  minutes: Math.max(1, minutesBetween(start, end)),
+  mode: 'unattended',
+  people: 0,
+  ...(operation.equipment ? { equipment: operation.equipment } : {}),
+  ...(operation.air ? { air: operation.air } : {}),
+})
+
+export class LivedShop {
+  private now: Instant
+  private readonly open = new Map<JobId, OpenJob>()
+  private readonly over: LivedJob[] = []
+  /** Nothing has begun or ended later than planned since the last look. */
+  private isAsPlanned = true
+  /** The plan as it is really going, until it is changed. */
+  private going: { steps: readonly Step[]; played: readonly Played[]; originMinute: number } | undefined
+
+  constructor(
+    /** The shop: its jobs are of no account here. */
+    private readonly shop: Problem,
+    private readonly luck: LuckOf,
+    private readonly rules: Rules,
+  ) {
+    this.now = shop.origin
+  }
+
+  /** Whether nothing is under way or to come. */
+  get isIdle(): boolean {
+    return this.open.size === 0
+  }
+
+  /** One more job, with its place on the calendar. */
+  take(job: ProblemJob, operations: readonly PlacedOperation[]): void {
+    const planned = new Map(operations.map((placed) => [placed.operation, placed]))
+    this.open.set(job.id, { job, real: new Map(), planned, letsWindowsGo: false })
+    this.going = undefined
+  }
+
+  /** Jobs that are done, as they went. */
+  lived(): readonly LivedJob[] {
+    return this.over
+  }
+
+  /** The problem as it stands: what has begun is fixed as it really went. */
+  problem(): Problem {
+    const jobs = [...this.open.values()]
+    const { shop, now } = this
+    const { calendars, people } = this.shiftsFrom(jobs)
+    return {
+      ...shop,
+      origin: now,
+      horizonDays: Math.max(shop.horizonDays, AHEAD_DAYS) + BEYOND_DAYS,
+      calendars,
+      people,
+      jobs: jobs.map((each) => this.rest(each)),
+      fixed: jobs.flatMap(({ real }) =>
+        [...real.values()].map(({ job, operation, start, place }) => ({ job, operation, start, place, people: [] })),
+      ),
+    }
+  }
+
+  /** The calendar as it stands, with what has begun. */
+  placed(): PlacedOperation[] {
+    return [...this.open.values()].flatMap(({ job, real, planned }) =>
+      job.operations.map(({ id }) => real.get(id) ?? planned.get(id)!),
+    )
+  }
+
+  /** Goes on to a moment as luck has it; nothing is planned anew. */
+  goOn(to: Instant): void {
+    const { steps, played, originMinute } = this.asItGoes()
+    const at = (minute: number) => fromEpochMinutes(originMinute + Math.ceil(minute))
+    for (const [index, { job: of, operation }] of steps.entries()) {
+      const { from, to: until } = played[index]!
+      const start = at(from)
+      const { real, planned } = this.open.get(of.id)!
+      if (start >= to || real.has(operation.id)) continue
+      const was = planned.get(operation.id)!
+      if (start > was.start || at(until) > was.end) this.isAsPlanned = false
+      real.set(operation.id, { ...was, start, end: at(until), segments: [[start, at(until)]] })
+    }
+    this.now = to
+    for (const [id, { job, real }] of this.open) {
+      const isOver = job.operations.every((operation) => (real.get(operation.id)?.end ?? to) < to)
+      if (!isOver) continue
+      this.over.push({ job, operations: job.operations.map((operation) => real.get(operation.id)!) })
+      this.open.delete(id)
+      this.going = undefined
+    }
+  }
+
+  /** Places anew what can no longer be done when it is planned; all else stays as it is. */
+  planAnew(): void {
+    if (this.isAsPlanned) return
+    this.isAsPlanned = true
+    for (let pushed = this.pushed(); pushed.size > 0; ) {
+      const model = compileModel(this.problem())
+      const stays = this.placed().filter(({ job }) => !pushed.has(job))
+      const draft = draftFrom(model, stays)
+      this.going = undefined
+      for (const placed of draft.placed) {
+        const job = placed && model.jobs[placed.placement.job]!
+        if (!job || !pushed.has(job.id)) continue
+        const { planned } = this.open.get(job.id)!
+        for (const each of writeOperations(model, placed.placement)) planned.set(each.operation, each)
+      }
+      const roomless = [...draft.failures.keys()].map((index) => this.open.get(model.jobs[index]!.id)!)
+      const strict = roomless.filter(({ letsWindowsGo }) => !letsWindowsGo)
+      // What has no place even without its windows stays where it was, and is pushed by whatever comes.
+      if (strict.length === 0) return
+      for (const each of strict) each.letsWindowsGo = true
+      pushed = new Set([...pushed, ...strict.map(({ job }) => job.id)])
+    }
+  }
+
+  private asItGoes() {
+    this.going ??= this.played((job, operation) => this.luck(job, operation))
+    return this.going
+  }
+
+  private played(luck: LuckOf) {
+    const model = compileModel(this.problem())
+    const steps = stepsInOrder(model, readPlacements(model, this.placed()))
+    const factors = steps.map(({ job, operation }) =>
+      this.open.get(job.id)!.real.has(operation.id) ? 1 : luck(job.id, operation.id),
+    )
+    return { steps, played: playOut(steps, factors, this.rules), originMinute: model.originMinute }
+  }
+
+  /** Jobs of which something would be done later than planned, or beyond its window, if all the rest took what it is planned to. */
+  private pushed(): ReadonlySet<JobId> {
+    const { steps, played } = this.played(() => 1)
+    const late = steps.flatMap(({ job, planned }, at) => (played[at]!.from > planned.from ? [job.id] : []))
+    const missed = windowsOf(steps).flatMap((window) => (isKept(window, played) ? [] : [window.job]))
+    return new Set([...late, ...missed])
+  }
+
+  /** A job as far as it is still to be done. */
+  private rest({ job, real, letsWindowsGo }: OpenJob): ProblemJob {
+    const isOver = (id: OperationId) => real.has(id)
+    const { apart = [], notDuring = [] } = job
+    return {
+      ...job,
+      arrive: [job.arrive, ...[...real.values()].map(({ start }) => start)].reduce((a, b) => (a < b ? a : b)),
+      operations: job.operations.map((operation) => {
+        const begun = real.get(operation.id)
+        return begun ? asReal(begun, operation) : operation
+      }),
+      links: job.links.flatMap((link) => {
+        if (isOver(link.to)) return []
+        const before = real.get(link.from)
+        if (!before || link.max === undefined) return [link]
+        const closes = fromEpochMinutes(epochMinutes(before.end) + link.max)
+        if (closes >= this.now && !letsWindowsGo) return [link]
+        const { max: _, ...withoutMax } = link
+        return [withoutMax]
+      }),
+      apart: apart.filter((pair) => !pair.some(isOver)),
+      notDuring: notDuring.filter(({ operation }) => !isOver(operation)),
+    }
+  }
+
+  /** Whoever is still at something has no time for anything else until it is done. */
+  private shiftsFrom(jobs: readonly OpenJob[]): Pick<Problem, 'calendars' | 'people'> {
+    const busy = new Map<string, Instant>()
+    for (const { real } of jobs)
+      for (const { people, end } of real.values())
+        if (end > this.now)
+          for (const person of people) busy.set(person, laterOf(busy.get(person) ?? end, end))
+    if (busy.size === 0) return this.shop
+    const calendars = { ...this.shop.calendars }
+    const people = this.shop.people.map((person) => {
+      const until = busy.get(person.id)
+      if (until === undefined) return person
+      const calendar = `${person.calendar} as ${person.id}`
+      calendars[calendar] = closedBetween(calendars[person.calendar]!, this.shop.timezone, this.now, until)
+      return { ...person, calendar }
+    })
+    return { calendars, people }
+  }
+}
