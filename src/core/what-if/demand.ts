@@ -2,8 +2,8 @@ import { type JobId, toJobId } from '../ids'
 
 import { type Agreement, type JobPlan, lineBeforeTax, SKILLS, type Summary } from '../offer'
 import { seededRandom } from '../schedule'
-import type { Instant } from '../time'
 import type { Costs } from '../shop'
+import type { Instant } from '../time'
 import type { VehicleSize } from '../vehicle'
 
 /** Who asked for what: the cars of a stretch of time, to be replayed. */
@@ -51,10 +51,13 @@ export type Busier = (typeof BUSIER)[number]
 export function busier(cars: readonly AskedCar[], times: Busier, seed: number): AskedCar[] {
   const random = seededRandom(seed)
   const drawn = () => cars[Math.floor(random() * cars.length)]!
-  const more = Array.from({ length: cars.length === 0 ? 0 : Math.round((times - 1) * cars.length) }, (_, at) => ({
-    ...drawn(),
-    id: toJobId(`more-${at}`),
-    asked: drawn().asked,
-  }))
+  const more = Array.from(
+    { length: cars.length === 0 ? 0 : Math.round((times - 1) * cars.length) },
+    (_, at) => ({
+      ...drawn(),
+      id: toJobId(`more-${at}`),
+      asked: drawn().asked,
+    }),
+  )
   return [...cars, ...more].sort((a, b) => a.asked.localeCompare(b.asked) || a.id.localeCompare(b.id))
 }

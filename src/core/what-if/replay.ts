@@ -7,6 +7,7 @@ import {
   type LivedJob,
   LivedShop,
   type LuckOf,
+  luckIn,
   type PlacedOperation,
   PROMISE_SEED,
   type Problem,
@@ -94,14 +95,7 @@ export class Replay {
 
   private luckOf(run: number): LuckOf {
     const jobs = this.cars.map(({ job }) => job)
-    const drawn = drawLuck({ jobs }, seededRandom(SEED + run))
-    const factors = new Map<JobId, ReadonlyMap<string, number>>(
-      jobs.map(({ id, operations }, job) => [
-        id,
-        new Map(operations.map((operation, index) => [operation.id, drawn[job]![index]!])),
-      ]),
-    )
-    return (job, operation) => factors.get(job)?.get(operation) ?? 1
+    return luckIn({ jobs }, drawLuck({ jobs }, seededRandom(SEED + run)))
   }
 
   /** Lives through all of it once, with the luck of a run; there is one car at least. Yields the share that is done, 0–1. */
@@ -116,7 +110,11 @@ export class Replay {
     const [begins, ends] = [days[0]!, days.at(-1)!]
     const origin = atLocal(zone, begins, '00:00')
     const shop = new LivedShop({ ...first.problem, origin, jobs: [], fixed: [] }, this.luckOf(run), rules)
-    for (let day = begins; day <= ends || (!shop.isIdle && day < plusDays(ends, AFTER_DAYS)); day = plusDays(day, 1)) {
+    for (
+      let day = begins;
+      day <= ends || (!shop.isIdle && day < plusDays(ends, AFTER_DAYS));
+      day = plusDays(day, 1)
+    ) {
       yield Math.min(1, daysBetween(begins, day) / (daysBetween(begins, ends) + 1))
       shop.goOn(atLocal(zone, day, '00:00'))
       shop.planAnew()

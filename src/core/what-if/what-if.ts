@@ -65,7 +65,10 @@ export function* shopRuns(
 const spread = z.strictObject({ mean: z.number(), low: z.number(), high: z.number() })
 const comparedSchema = z.strictObject({ before: spread, after: spread, difference: spread })
 const figures = z.strictObject(
-  Object.fromEntries(FIGURES.map((figure) => [figure, comparedSchema])) as Record<Figure, typeof comparedSchema>,
+  Object.fromEntries(FIGURES.map((figure) => [figure, comparedSchema])) as Record<
+    Figure,
+    typeof comparedSchema
+  >,
 )
 
 export const busierSchema = z.literal(BUSIER)

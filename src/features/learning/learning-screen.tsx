@@ -60,6 +60,9 @@ export function LearningScreen({ held, learned, period, changes, costs, region, 
               </Link>
             ))}
           </nav>
+          <ButtonLink look="quiet" href="/shop/what-if">
+            What would it buy?
+          </ButtonLink>
           <ButtonLink look="quiet" href="/practice">
             Practice panel
           </ButtonLink>

@@ -134,6 +134,9 @@ export function ShopScreen({
           <ButtonLink look="outline" href="/shop/prices">
             Prices and subcontractors
           </ButtonLink>
+          <ButtonLink look="outline" href="/shop/what-if">
+            What would it buy?
+          </ButtonLink>
           <ButtonLink look="outline" href="/shop/data">
             Your data
           </ButtonLink>

@@ -1,7 +1,13 @@
 import {
   clockMinutes,
   clockOf,
-  dayIn, type Instant, type LocalDay, minuteOfDay, plusDays, WEEKDAYS } from '../../time'
+  dayIn,
+  type Instant,
+  type LocalDay,
+  minuteOfDay,
+  plusDays,
+  WEEKDAYS,
+} from '../../time'
 import { openOn, type WeeklyCalendar } from './calendar'
 import { mergeIntervals } from './intervals'
 import type { ProblemCalendar } from './problem'

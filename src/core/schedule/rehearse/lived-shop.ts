@@ -1,5 +1,5 @@
 import type { JobId, OperationId } from '../../ids'
-import { epochMinutes, fromEpochMinutes, type Instant, laterOf, minutesBetween } from '../../time'
+import { earlierOf, epochMinutes, fromEpochMinutes, type Instant, laterOf, minutesBetween } from '../../time'
 import { closedBetween } from '../contract/closure'
 import type { Problem, ProblemJob, ProblemOperation } from '../contract/problem'
 import type { PlacedOperation } from '../contract/schedule-file'
@@ -54,7 +54,7 @@ export class LivedShop {
   private going: { steps: readonly Step[]; played: readonly Played[]; originMinute: number } | undefined
 
   constructor(
-    /** The shop: its jobs are of no account here. */
+    /** The shop, with what is fixed of jobs it will take; its jobs are of no account here. */
     private readonly shop: Problem,
     private readonly luck: LuckOf,
     private readonly rules: Rules,
@@ -67,10 +67,12 @@ export class LivedShop {
     return this.open.size === 0
   }
 
-  /** One more job, with its place on the calendar. */
+  /** One more job, with its place on the calendar. What is fixed of it and has begun is as it is written. */
   take(job: ProblemJob, operations: readonly PlacedOperation[]): void {
     const planned = new Map(operations.map((placed) => [placed.operation, placed]))
-    this.open.set(job.id, { job, real: new Map(), planned, letsWindowsGo: false })
+    const begun = this.shop.fixed.filter((pin) => pin.job === job.id && pin.start < this.now)
+    const real = new Map(begun.map(({ operation }) => [operation, planned.get(operation)!]))
+    this.open.set(job.id, { job, real, planned, letsWindowsGo: false })
     this.going = undefined
   }
 
@@ -91,9 +93,16 @@ export class LivedShop {
       calendars,
       people,
       jobs: jobs.map((each) => this.rest(each)),
-      fixed: jobs.flatMap(({ real }) =>
-        [...real.values()].map(({ job, operation, start, place }) => ({ job, operation, start, place, people: [] })),
-      ),
+      fixed: jobs.flatMap(({ job, real }) => [
+        ...[...real.values()].map(({ operation, start, place }) => ({
+          job: job.id,
+          operation,
+          start,
+          place,
+          people: [],
+        })),
+        ...shop.fixed.filter((pin) => pin.job === job.id && pin.start >= now && !real.has(pin.operation)),
+      ]),
     }
   }
 
@@ -112,8 +121,12 @@ export class LivedShop {
       const { from, to: until } = played[index]!
       const start = at(from)
       const { real, planned } = this.open.get(of.id)!
-      if (start >= to || real.has(operation.id)) continue
+      if (real.has(operation.id)) continue
       const was = planned.get(operation.id)!
+      if (start >= to) {
+        if (was.start < to) this.isAsPlanned = false
+        continue
+      }
       if (start > was.start || at(until) > was.end) this.isAsPlanned = false
       real.set(operation.id, { ...was, start, end: at(until), segments: [[start, at(until)]] })
     }
@@ -139,15 +152,18 @@ export class LivedShop {
       for (const placed of draft.placed) {
         const job = placed && model.jobs[placed.placement.job]!
         if (!job || !pushed.has(job.id)) continue
-        const { planned } = this.open.get(job.id)!
-        for (const each of writeOperations(model, placed.placement)) planned.set(each.operation, each)
+        const { real, planned } = this.open.get(job.id)!
+        for (const each of writeOperations(model, placed.placement))
+          if (!real.has(each.operation)) planned.set(each.operation, each)
       }
       const roomless = [...draft.failures.keys()].map((index) => this.open.get(model.jobs[index]!.id)!)
+      if (roomless.length === 0) return
       const strict = roomless.filter(({ letsWindowsGo }) => !letsWindowsGo)
-      // What has no place even without its windows stays where it was, and is pushed by whatever comes.
-      if (strict.length === 0) return
       for (const each of strict) each.letsWindowsGo = true
-      pushed = new Set([...pushed, ...strict.map(({ job }) => job.id)])
+      // Without its windows nothing else need move; where that does not help, all the rest makes room.
+      const all = [...this.open.keys()]
+      if (strict.length === 0 && pushed.size === all.length) return
+      pushed = new Set(strict.length > 0 ? [...pushed, ...strict.map(({ job }) => job.id)] : all)
     }
   }
 
@@ -158,17 +174,40 @@ export class LivedShop {
 
   private played(luck: LuckOf) {
     const model = compileModel(this.problem())
-    const steps = stepsInOrder(model, readPlacements(model, this.placed()))
-    const factors = steps.map(({ job, operation }) =>
-      this.open.get(job.id)!.real.has(operation.id) ? 1 : luck(job.id, operation.id),
-    )
-    return { steps, played: playOut(steps, factors, this.rules), originMinute: model.originMinute }
+    const { originMinute } = model
+    const steps = stepsInOrder(model, readPlacements(model, this.inOrder())).map((step) => {
+      const real = this.open.get(step.job.id)!.real.get(step.operation.id)
+      const planned = real
+        ? { from: epochMinutes(real.start) - originMinute, to: epochMinutes(real.end) - originMinute }
+        : // What has not begun by now does not begin before now, whenever it was planned to.
+          { ...step.planned, from: Math.max(0, step.planned.from) }
+      return { ...step, planned, factor: real ? 1 : luck(step.job.id, step.operation.id) }
+    })
+    const factors = steps.map(({ factor }) => factor)
+    return { steps, played: playOut(steps, factors, this.rules), originMinute }
+  }
+
+  /**
+   * The calendar by which it is known what waits for what: of what has begun, until when it was planned to last. By when it really lasts, what it
+   * runs into would lie on top of it.
+   */
+  private inOrder(): PlacedOperation[] {
+    return this.placed().map((placed) => {
+      const { real, planned } = this.open.get(placed.job)!
+      if (!real.has(placed.operation)) return placed
+      const was = planned.get(placed.operation)!
+      return { ...placed, start: earlierOf(placed.start, was.start), end: earlierOf(placed.end, was.end) }
+    })
   }
 
   /** Jobs of which something would be done later than planned, or beyond its window, if all the rest took what it is planned to. */
   private pushed(): ReadonlySet<JobId> {
-    const { steps, played } = this.played(() => 1)
-    const late = steps.flatMap(({ job, planned }, at) => (played[at]!.from > planned.from ? [job.id] : []))
+    const { steps, played, originMinute } = this.played(() => 1)
+    const late = steps.flatMap(({ job, operation }, at) => {
+      const { real, planned } = this.open.get(job.id)!
+      const from = fromEpochMinutes(originMinute + Math.floor(played[at]!.from))
+      return !real.has(operation.id) && from > planned.get(operation.id)!.start ? [job.id] : []
+    })
     const missed = windowsOf(steps).flatMap((window) => (isKept(window, played) ? [] : [window.job]))
     return new Set([...late, ...missed])
   }

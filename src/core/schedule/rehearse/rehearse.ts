@@ -175,8 +175,10 @@ export function playAll(
   }
 }
 
-export const isKept = ({ before, after, max }: Pick<Window, 'before' | 'after' | 'max'>, played: readonly Interval[]) =>
-  played[after]!.from - played[before]!.to <= max
+export const isKept = (
+  { before, after, max }: Pick<Window, 'before' | 'after' | 'max'>,
+  played: readonly Interval[],
+) => played[after]!.from - played[before]!.to <= max
 
 /** The share of sorted ends that lie by a minute. */
 export const shareBy = (ends: readonly number[], by: number): number =>
