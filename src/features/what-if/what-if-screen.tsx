@@ -1,6 +1,6 @@
 'use client'
 
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Setup } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import {
@@ -26,6 +26,8 @@ import { ChangeForm, changeOf, firstTyped } from './change-form'
 import { TrialCard } from './trial-card'
 import { type Trying, tryChange } from './try-change'
 
+type Found = Parameters<typeof keepTrial>[0]['input']
+
 type Props = { setup: Setup; trials: readonly ShopTrial[]; now: Instant }
 
 /** A change of the shop is tried before it is paid for: what it would buy stands beside what it costs. */
@@ -37,29 +39,61 @@ export function WhatIfScreen({ setup, trials, now }: Props) {
   const [ownCost, setOwnCost] = useState<string>()
   const [share, setShare] = useState<number>()
   const [message, setMessage] = useState('')
-  const trying = useRef<Trying | undefined>(undefined)
-  const { run, refusal, errorAt, clear } = useAction()
+  /** The comparison under way; `cancel` is there once there is something to break off. */
+  const trying = useRef<{ cancel?: Trying['cancel'] } | undefined>(undefined)
+  const { run, pending, refusal, errorAt, clear } = useAction()
+  /** What was found and is not in the shop’s list yet: the line may have been down. */
+  const [unkept, setUnkept] = useState<Found>()
   const change = changeOf(setup, typed)
   const cost = ownCost ?? (change ? amountText(region, costPerWeek(setup, change)) : '')
 
+  const keep = (trial: Found) => {
+    setUnkept(trial)
+    run(keepTrial, trial, () => setUnkept(undefined))
+  }
+
   const start = async (question: Question) => {
     const weeklyCents = minorOf(region, cost)
+    if (!Number.isFinite(weeklyCents)) return setMessage('Type what it costs a week, or 0.')
     clear()
+    setUnkept(undefined)
     setMessage('')
     setShare(0)
+    const own: NonNullable<typeof trying.current> = {}
+    trying.current = own
+    const isOver = () => trying.current !== own
     try {
       const told = await reach(whatToTry(null))
+      if (isOver()) return
       if (!told.ok) return setMessage(told.message)
-      trying.current = tryChange(told.value, question, setShare)
-      const found = await trying.current.found
-      if (found) run(keepTrial, { ...question, weeklyCents, bought: found })
+      const { found, cancel: end } = tryChange(told.value, question, (next) => isOver() || setShare(next))
+      own.cancel = end
+      const result = await found
+      if (result && !isOver()) keep({ ...question, weeklyCents, bought: result })
     } catch {
-      setMessage('The comparison has failed. Nothing was changed; try again.')
+      if (!isOver()) setMessage('The comparison has failed. Nothing was changed; try again.')
     } finally {
-      trying.current = undefined
-      setShare(undefined)
+      if (!isOver()) {
+        trying.current = undefined
+        setShare(undefined)
+      }
     }
   }
+
+  const cancel = () => {
+    trying.current?.cancel?.()
+    trying.current = undefined
+    setShare(undefined)
+  }
+
+  // Whoever goes to another page no longer waits for it.
+  useEffect(
+    () => () => {
+      trying.current?.cancel?.()
+      trying.current = undefined
+    },
+    [],
+  )
 
   return (
     <div className="mx-auto max-w-6xl p-5">
@@ -117,7 +151,7 @@ export function WhatIfScreen({ setup, trials, now }: Props) {
                 aria-label="Trying"
               />
               <span className="w-10 text-right tabular-nums">{percent(region, Math.floor(100 * share))}</span>
-              <Button look="quiet" onClick={() => trying.current?.cancel()}>
+              <Button look="quiet" onClick={cancel}>
                 Cancel
               </Button>
             </div>
@@ -125,6 +159,11 @@ export function WhatIfScreen({ setup, trials, now }: Props) {
           {!change && <p className="text-sm text-ink-soft">This would change nothing.</p>}
           <p role="status">{message}</p>
           <Refused refusal={refusal?.field === 'weeklyCents' ? undefined : refusal} />
+          {refusal && unkept && (
+            <Button look="outline" disabled={pending} onClick={() => keep(unkept)}>
+              Save what was found
+            </Button>
+          )}
         </section>
         <div className="space-y-5">
           {trials.length === 0 && (

@@ -76,6 +76,13 @@ export async function planningDeeds(db: Knex, now: Instant): Promise<Deed[]> {
     }),
     action('lent', 'planning.foresee-lent', { name: 'Nuala', like: 'oran', ...week }),
     action('back', 'planning.end-outage', { id: key('outage') }),
+    action('trial', 'what-if.keep', {
+      change: { kind: 'person', like: 'oran' },
+      busier: 1,
+      weeklyCents: 124_000,
+      bought: { booked: { kind: 'nothing' } },
+    }),
+    action('trial-off', 'what-if.forget', { id: answered('trial', 'id') }),
   ]
 }
 

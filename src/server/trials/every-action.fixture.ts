@@ -43,6 +43,7 @@ import * as histories from '../vehicles/history-actions'
 import * as ledger from '../vehicles/ledger-actions'
 import * as facts from '../vehicles/panel-facts-actions'
 import * as sizes from '../vehicles/size-actions'
+import * as tried from '../what-if/what-if-actions'
 import * as away from '../work/away-actions'
 import * as notes from '../work/note-actions'
 import * as againWashes from '../work/wash-again-actions'
@@ -93,6 +94,7 @@ const MODULES = [
   ledger,
   sizes,
   facts,
+  tried,
 ]
 
 /** Every action that writes, by its name. */

@@ -133,20 +133,22 @@ export function balanceText(
     weeklyCents === 0
       ? 'It costs nothing'
       : `It ${weeklyCents < 0 ? 'saves' : 'costs'} ${amount(weeklyCents)} a week`
-  const work = gain === 0 ? 'no more work' : `${amount(gain)} a week ${gain > 0 ? 'more' : 'less'} from work`
-  const brings = `${cost} and brings ${work}.`
+  const work =
+    gain === 0
+      ? 'brings no more work'
+      : gain > 0
+        ? `brings ${amount(gain)} a week more from work`
+        : `loses ${amount(gain)} a week of work`
+  const brings = `${cost} and ${work}.`
   const left = gain - weeklyCents
-  if (left >= 0)
-    return {
-      brings,
-      paid: left === 0 ? 'It changes nothing in the till.' : `It leaves ${amount(left)} a week.`,
-    }
+  if (left === 0) return { brings, paid: 'In money it changes nothing.' }
+  if (left > 0) return { brings, paid: `It leaves ${amount(left)} a week.` }
   const car = leftPerCar(year)
   return {
     brings,
     paid:
-      car > 0
+      gain >= 0 && car > 0
         ? `It would pay for itself with ${number(region, -left / car, 1)} more cars a week than that.`
-        : 'It does not pay for itself.',
+        : `It leaves ${amount(left)} a week less than now.`,
   }
 }
