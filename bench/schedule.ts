@@ -17,6 +17,7 @@ const SMALL_PROBLEMS = 100
 const SMALL_SECONDS = 5
 const BUSY_SECONDS = 20
 const BUSY_SEEDS = [1, 2, 3]
+const GAP_SEEDS = [1, 2, 3, 11, 12, 13]
 
 /** Solves against the clock; costs at a few moments, and whether the independent checker finds a broken rule. */
 function timed(problem: Problem, seconds: number, enough = Number.NEGATIVE_INFINITY) {
@@ -41,7 +42,7 @@ function timed(problem: Problem, seconds: number, enough = Number.NEGATIVE_INFIN
 async function smallProblems(): Promise<void> {
   const highs = await loadHighs()
   const gaps: number[] = []
-  const count = { none: 0, unknown: 0, equal: 0, proved: 0, faults: 0 }
+  const count = { none: 0, unknown: 0, equal: 0, proved: 0, upToThree: 0, ofThem: 0, faults: 0 }
   for (let seed = 1; seed <= SMALL_PROBLEMS; seed++) {
     const problem = smallProblem(seed)
     const exact = exactAnswer(highs, problem)
@@ -59,12 +60,17 @@ async function smallProblems(): Promise<void> {
     if (schedule.cost < least || schedule.lowerBound! > least) count.faults++
     if (schedule.cost === least) count.equal++
     else console.log(`schedule: small problem ${seed} costs ${schedule.cost}, at least ${least}`)
-    if (schedule.status === 'optimal') count.proved++
+    const isProved = schedule.status === 'optimal'
+    if (isProved) count.proved++
+    if (problem.jobs.length <= 3) {
+      count.upToThree++
+      if (isProved) count.ofThem++
+    }
     gaps.push(schedule.cost / least - 1)
   }
   const mean = gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length
   console.log(
-    `schedule: ${SMALL_PROBLEMS} small problems; ${count.none} without any schedule, ${count.unknown} given up by the exact solver; of the others ${count.equal} of ${gaps.length} at the optimum (${count.proved} proved), ${(100 * mean).toFixed(2)} % above it on average, ${(100 * Math.max(...gaps)).toFixed(2)} % at most; ${count.faults} faults`,
+    `schedule: ${SMALL_PROBLEMS} small problems; ${count.none} without any schedule, ${count.unknown} given up by the exact solver; of the others ${count.equal} of ${gaps.length} at the optimum (${count.proved} proved, ${count.ofThem} of ${count.upToThree} of up to three jobs), ${(100 * mean).toFixed(2)} % above it on average, ${(100 * Math.max(...gaps)).toFixed(2)} % at most; ${count.faults} faults`,
   )
 }
 
@@ -100,6 +106,24 @@ function busyShops(): void {
     ]
     console.log(`| ${row.join(' | ')} |`)
   }
+}
+
+const GAP_CARS = 20
+
+/** How far a schedule of twenty cars may be from the best at most. */
+function gaps(): void {
+  const gapOf = (seed: number) => {
+    const { schedule, broken } = timed(busyShop(seed, GAP_CARS), BUSY_SECONDS)
+    const gap = 1 - schedule.lowerBound! / schedule.cost!
+    console.log(
+      `schedule: ${GAP_CARS} cars, shop ${seed}: costs ${schedule.cost}, at least ${Math.round(schedule.lowerBound!)}: ${(100 * gap).toFixed(1)} % apart; ${broken} rules broken`,
+    )
+    return gap
+  }
+  const all = GAP_SEEDS.map(gapOf)
+  console.log(
+    `schedule: ${(100 * (all.reduce((sum, gap) => sum + gap, 0) / all.length)).toFixed(1)} % apart on average`,
+  )
 }
 
 const MOVES = 400
@@ -146,5 +170,6 @@ export async function scheduleBench(): Promise<void> {
   jobShop()
   movesAndCallers()
   busyShops()
+  gaps()
   await smallProblems()
 }

@@ -179,11 +179,14 @@ function finishTimes(model: Model, alone: readonly Alone[]): number[] {
   )
 }
 
+/** What no schedule can cost less than; of each job by itself, by index, and of the makespan. */
+export type Bound = { cost: number; alone: number[]; makespan: number }
+
 /**
  * The least any schedule can cost. Needs a model in which no job has an impossibility. `quick` takes stays to be as short
  * as their work, nights left out: a weaker bound in a tenth of the time.
  */
-export function lowerBound(model: Model, quick = false): number {
+export function boundOf(model: Model, quick = false): Bound {
   const { objective } = model.problem
   const alone = model.jobs.map((job): Alone => {
     const soonest = soonestOf(model, job, Math.max(0, job.arrive)) as Soonest[]
@@ -200,13 +203,20 @@ export function lowerBound(model: Model, quick = false): number {
   const priceOf = (job: ModelJob, finish: number) =>
     objective.tardiness * job.weight * (job.due === undefined ? 0 : Math.max(0, finish - job.due)) +
     objective.finish * (finish - job.arrive)
-  const holds = alone.reduce(
-    (sum, { job, stays }) =>
-      sum + stays.reduce((total, stay, at) => total + job.stays[at]!.holdShare * stay, 0),
-    0,
+  const holds = alone.map(
+    ({ job, stays }) =>
+      objective.hold * stays.reduce((total, stay, at) => total + job.stays[at]!.holdShare * stay, 0),
   )
   const costs = alone.map(({ job, end }) => times.map((time) => priceOf(job, Math.max(end, time))))
-  const least = leastAssignment(costs) + objective.hold * holds + objective.makespan * Math.max(0, ...times)
-  // Sums of fractions of minutes: what they are off by must not stand above a cost.
-  return Math.round(least * 1e6) / 1e6
+  const makespan = objective.makespan * Math.max(0, ...times)
+  return {
+    cost: withoutDust(leastAssignment(costs) + holds.reduce((sum, each) => sum + each, 0) + makespan),
+    alone: alone.map(({ job, end }, at) => priceOf(job, end) + holds[at]!),
+    makespan,
+  }
 }
+
+export const lowerBound = (model: Model, quick = false): number => boundOf(model, quick).cost
+
+/** Sums of fractions of minutes: what they are off by must not stand above a cost. */
+const withoutDust = (cost: number) => Math.round(cost * 1e6) / 1e6

@@ -140,7 +140,7 @@ export class Search {
   constructor(
     private readonly model: Model,
     seed: number,
-    private readonly bound = Number.NEGATIVE_INFINITY,
+    private bound = Number.NEGATIVE_INFINITY,
     private readonly onBetter?: (progress: SearchProgress) => void,
     { standing = [], churn }: Pick<SearchOptions, 'standing' | 'churn'> = {},
   ) {
@@ -158,6 +158,11 @@ export class Search {
   get done(): boolean {
     const { failures, cost } = this.best
     return this.model.jobs.length === 0 || (failures.size === 0 && cost <= this.bound)
+  }
+
+  /** More is known of what no schedule can cost less than. */
+  raiseBound(bound: number): void {
+    this.bound = Math.max(this.bound, bound)
   }
 
   step(): void {

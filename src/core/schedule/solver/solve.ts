@@ -1,15 +1,19 @@
 import type { Problem } from '../contract/problem'
 import { type CostTerms, SCHEDULE_FORMAT, type Schedule } from '../contract/schedule-file'
-import { lowerBound } from './bound'
+import { boundOf } from './bound'
 import { costOf, totalTerms } from './cost'
 import { type Impossibility, impossibilitiesOf } from './impossible'
 import { compileModel, type Model } from './model'
 import { writeOperations } from './placements'
+import { PricedBound } from './priced/priced-bound'
 import { failureReason, impossibilityReason } from './reasons'
 import { Search, type SearchOptions } from './search'
 
 /** Shops of so many jobs are small enough for a proof that nothing is better. */
 const PROOF_JOBS_MAX = 12
+
+/** So many attempts are made at something better for every round at the bound (tried out). */
+const STEPS_PER_ROUND = 3
 
 export type Solution = {
   schedule: Schedule
@@ -35,7 +39,8 @@ export class Solver {
   private readonly impossible: Impossibility[]
   private readonly search?: Search
   private bound = Number.NEGATIVE_INFINITY
-  private boundIsBest = false
+  private readonly priced?: PricedBound
+  private readonly isSmall: boolean = false
 
   /** Makes a first schedule. The problem is taken to be checked. */
   constructor(
@@ -46,12 +51,27 @@ export class Solver {
     this.impossible = this.model.jobs.flatMap((job) => impossibilitiesOf(this.model, job))
     if (this.impossible.length > 0) return
     // In a large shop nothing is proved on the way; the first schedule should not wait for the better bound.
-    this.boundIsBest = unproven || this.model.jobs.length <= PROOF_JOBS_MAX
-    if (!unproven) this.bound = lowerBound(this.model, !this.boundIsBest)
+    const isSmall = this.model.jobs.length <= PROOF_JOBS_MAX
+    const known = unproven ? undefined : boundOf(this.model, !isSmall)
+    this.bound = known?.cost ?? this.bound
     this.search = new Search(this.model, seed, this.bound, onBetter, {
       ...(standing ? { standing } : {}),
       ...(churn ? { churn } : {}),
     })
+    if (!known) return
+    this.isSmall = isSmall
+    this.priced = new PricedBound(this.model, known)
+  }
+
+  /** Works at the bound in proportion to the attempts made: who is content with the first schedule does not wait for a proof. */
+  private improveBound(): void {
+    const { priced, search } = this
+    if (!priced || !search || search.done || search.best.failures.size > 0) return
+    const due = Math.min(priced.roundsAtLeisure, Math.floor(search.steps / STEPS_PER_ROUND)) - priced.rounds
+    if (due <= 0) return
+    const bound = priced.improve({ best: search.best.cost, rounds: due })
+    if (Number.isFinite(bound)) this.bound = Math.max(this.bound, bound)
+    search.raiseBound(this.bound)
   }
 
   /** Nothing better can be found. */
@@ -66,6 +86,8 @@ export class Solver {
   /** One attempt at something better. */
   step(): void {
     this.search?.step()
+    // In a large shop the bound is worked at once, when it is asked for.
+    if (this.isSmall) this.improveBound()
   }
 
   /** The terms of the cost of the best schedule so far, in minutes. */
@@ -84,10 +106,7 @@ export class Solver {
   schedule(): Schedule {
     const { model } = this
     if (!this.search) return infeasible(model, this.impossible)
-    if (!this.boundIsBest) {
-      this.bound = lowerBound(model)
-      this.boundIsBest = true
-    }
+    this.improveBound()
     const { best } = this.search
     const placed = best.placed.filter((job) => job !== undefined)
     const terms = this.terms()
