@@ -51,7 +51,7 @@ async function smallProblems(): Promise<void> {
       continue
     }
     const least = exact.kind === 'least' ? exact.cost : undefined
-    const { schedule, broken } = timed(problem, SMALL_SECONDS, least)
+    const { schedule, broken } = timed(problem, SMALL_SECONDS)
     if (broken > 0 || (schedule.status === 'infeasible') !== (least === undefined)) count.faults++
     if (least === undefined || schedule.cost == null) {
       count.none++

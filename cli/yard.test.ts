@@ -108,11 +108,28 @@ describe('rehearse', () => {
     expect(of('--seed', '2').json).not.toEqual(said.json)
     expect(of('--early').status).toBe(0)
   })
+  test('may re-plan each morning: then it says other chances, the same for the same seed', () => {
+    const problem = varied()
+    const schedule = file('bare.json', JSON.stringify(yard('schedule', problem, '--steps', '20').json))
+    const of = (...more: string[]) => yard('rehearse', problem, schedule, '--runs', '40', ...more)
+    const daily = of('--replan', 'daily')
+    expect(daily).toMatchObject({ status: 0, json: { jobs: [{ job: 'A' }], windows: expect.any(Array) } })
+    expect(of('--replan', 'daily')).toEqual(daily)
+    // It is rehearsed by the same luck: with one car in the shop nobody else has to make way.
+    const [own, kept] = [daily, of()].map(
+      ({ json }) => (json as { jobs: { chanceByDue: number }[] }).jobs[0]!,
+    )
+    expect(own!.chanceByDue).toBeGreaterThanOrEqual(kept!.chanceByDue)
+  })
   test('refuses numbers that cannot be meant, and a schedule that breaks a rule', () => {
     const problem = varied()
     const { json } = yard('schedule', problem, '--steps', '20')
     const schedule = file('bare.json', JSON.stringify(json))
     expect(yard('rehearse', problem, schedule, '--runs', '0')).toMatchObject({ status: 2 })
+    expect(yard('rehearse', problem, schedule, '--replan', 'weekly')).toMatchObject({
+      status: 2,
+      stderr: 'yard: --replan is daily: the rest is re-planned each morning.\n',
+    })
     expect(yard('rehearse', problem, schedule, '--tolerate', '-1')).toMatchObject({ status: 2 })
     expect(yard('rehearse', problem)).toMatchObject({ status: 2 })
     const broken = file('broken.json', JSON.stringify({ ...(json as object), cost: 1 }))

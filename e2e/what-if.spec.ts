@@ -55,6 +55,9 @@ test('it can be broken off; and tried with the keyboard, it shows both sides, wi
   await expect(page.getByRole('article')).toHaveCount(0)
 
   await page.getByLabel('With the skills and hours of').selectOption({ label: 'Oran' })
+  await page.getByLabel('Costs a week, €').fill('')
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await expect(page.getByText('Type what it costs a week, or 0.')).toBeVisible()
   await page.getByLabel('Costs a week, €').fill('1500')
   await page.getByRole('button', { name: 'Try it' }).focus()
   await page.keyboard.press('Enter')
@@ -63,7 +66,7 @@ test('it can be broken off; and tried with the keyboard, it shows both sides, wi
   await expect(card).toContainText('It costs €1,500.00 a week')
   const booked = card.locator('section').filter({ hasText: 'What is booked' })
   const year = card.locator('section').filter({ hasText: 'The past year again' })
-  await expect(booked).toContainText(/\d+ cars, planned anew/)
+  await expect(booked).toContainText(/\d+ cars, re-planned/)
   await expect(year).toContainText('Demand as in the past year')
   for (const side of [booked, year])
     for (const figure of [

@@ -11,8 +11,17 @@ const DESK = { width: 1280, height: 800 }
 const TABLET = { width: 820, height: 1180 }
 /** Charts and the practice panel are painted a moment after the page is there. */
 const SETTLE_MS = 900
+/** What is worked out beside a page takes a while. */
+const WORKED_OUT_MS = 240_000
 
-type Shot = { name: string; path: string; viewport: typeof DESK; press?: string[]; fromTop?: boolean }
+type Shot = {
+  name: string
+  path: string
+  viewport: typeof DESK
+  press?: string[]
+  fromTop?: boolean
+  waitFor?: string
+}
 
 async function main(): Promise<void> {
   const shop = Shop.demo(NOW, { past: true })
@@ -72,7 +81,14 @@ async function main(): Promise<void> {
         path: `${ready}/finish`,
         viewport: TABLET,
       },
-      { name: 'care', path: `${ready}/care`, viewport: DESK },
+      {
+        name: 'what-if',
+        path: '/shop/what-if',
+        viewport: DESK,
+        press: ['role=button[name="Try it"]'],
+        waitFor: 'article',
+        fromTop: true,
+      },
       {
         name: 'visit-tablet',
         fromTop: true,
@@ -99,6 +115,7 @@ async function main(): Promise<void> {
       const page = await context.newPage()
       await page.goto(shop.url + shot.path, { waitUntil: 'networkidle' })
       for (const selector of shot.press ?? []) await page.locator(selector).first().click()
+      if (shot.waitFor) await page.locator(shot.waitFor).first().waitFor({ timeout: WORKED_OUT_MS })
       if (shot.fromTop) await page.evaluate(() => window.scrollTo(0, 0))
       await page.waitForTimeout(SETTLE_MS)
       await page.screenshot({ path: path.join(OUT, `${shot.name}.png`) })

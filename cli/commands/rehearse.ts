@@ -30,7 +30,7 @@ export const rehearse: Command = {
     const schedule = readJson(positionals[1]!, scheduleSchema)
     const { replan } = values
     if (replan !== undefined && replan !== 'daily')
-      throw new BadInput(['--replan is daily: the rest is planned anew each morning.'])
+      throw new BadInput(['--replan is daily: the rest is re-planned each morning.'])
     const runs = numberOption(values, 'runs', replan === undefined ? RUNS : RUNS_DAILY)
     const seed = numberOption(values, 'seed', 1)
     const tolerate = numberOption(values, 'tolerate', TOLERATED_MINUTES)

@@ -1,6 +1,7 @@
 import type { JobId, PersonId } from '../ids'
 import { isSubcontractor } from '../offer'
 import {
+  BETWEEN_PEOPLE,
   type Eater,
   eatersOf,
   openSpans,
@@ -63,7 +64,11 @@ function chanceIn(
   { problem, operations }: Standing,
   job: JobId,
 ): { play: Play; due: number; chance: number } | undefined {
-  const { play, jobs } = playAll(problem, operations, { runs: RUNS_TO_TRY, only: job })
+  const { play, jobs } = playAll(problem, operations, {
+    runs: RUNS_TO_TRY,
+    between: BETWEEN_PEOPLE,
+    only: job,
+  })
   const due = jobs[0]?.job.due
   return due === undefined ? undefined : { play, due, chance: shareBy(jobs[0]!.ends, due) }
 }

@@ -1,6 +1,15 @@
 import type { JobId, PersonId } from '../ids'
 import type { StepName } from '../offer'
-import { type Eater, eatersOf, type Outcome, type Play, type Problem, playAll, shareBy } from '../schedule'
+import {
+  BETWEEN_PEOPLE,
+  type Eater,
+  eatersOf,
+  type Outcome,
+  type Play,
+  type Problem,
+  playAll,
+  shareBy,
+} from '../schedule'
 import { fromEpochMinutes, type Instant } from '../time'
 import type { Floor } from './floor'
 import { standing } from './moves'
@@ -34,7 +43,7 @@ export function watchPromises(floor: Floor): Watch {
   const calendar = standing(floor)
   if (calendar.kind === 'blocked') return calendar
   const { problem, operations } = calendar
-  const outcome = playAll(problem, operations, { runs: RUNS })
+  const outcome = playAll(problem, operations, { runs: RUNS, between: BETWEEN_PEOPLE })
   const promised = watchedIn(floor, outcome)
   const atRisk = blamed(
     floor,
@@ -54,7 +63,7 @@ export function watchPromise(floor: Floor, job: JobId): Watched | undefined {
   const calendar = standing(floor)
   if (calendar.kind === 'blocked') return undefined
   const { problem, operations } = calendar
-  const outcome = playAll(problem, operations, { runs: RUNS, only: job })
+  const outcome = playAll(problem, operations, { runs: RUNS, between: BETWEEN_PEOPLE, only: job })
   return blamed(floor, problem, outcome, watchedIn(floor, outcome))[0]
 }
 

@@ -4,7 +4,7 @@ import { type PlacedOperation, type Problem, playedRuns, playOf, SureSolver } fr
 import { epochMinutes } from '../time'
 import { type DoneCar, type Figures, figuresOf } from './figures'
 
-/** What is booked, planned anew in a shop and played out. */
+/** What is booked, re-planned in a shop and played out. */
 
 export type Booked =
   | { kind: 'planned'; placed: readonly PlacedOperation[]; cars: number; runs: Figures[] }

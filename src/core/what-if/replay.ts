@@ -2,6 +2,7 @@ import type { JobId } from '../ids'
 import { OFFSITE } from '../offer/in-order'
 import { collectionTime, newJob, planningProblem, shopCalendar } from '../planning'
 import {
+  BETWEEN_PEOPLE,
   chanceAt,
   drawLuck,
   type LivedJob,
@@ -32,7 +33,7 @@ import {
 import type { AskedCar } from './demand'
 import { type DoneCar, type Figures, figuresOf } from './figures'
 
-/** A stretch of demand lived through car by car, as each of its owners asked, by a shop that tells them an honest date and plans anew each morning. */
+/** A stretch of demand lived through car by car, as each of its owners asked, by a shop that tells them an honest date and re-plans each morning. */
 
 /** Whoever would wait longer than so many days from asking to fetching goes elsewhere (mem). */
 export const PATIENCE_DAYS = 21
@@ -146,7 +147,7 @@ export class Replay {
     const found = soonestFor(problem, placed, job)
     if (found.kind === 'impossible') return undefined
     const whole = { ...problem, jobs: [...problem.jobs, job] }
-    const options = { runs: RUNS_TO_PROMISE, seed: PROMISE_SEED, only: job.id }
+    const options = { runs: RUNS_TO_PROMISE, seed: PROMISE_SEED, between: BETWEEN_PEOPLE, only: job.id }
     const outcome = playAll(whole, [...placed, ...found.operations], options)
     const { by } = chanceAt(outcome, job.id, this.setup.sure)!
     return { operations: found.operations, promised: collectionTime(this.setup, by) }

@@ -38,7 +38,7 @@ export function TrialCard({ trial, region, now }: Props) {
           {booked.kind === 'compared' ? (
             <>
               <p className="mt-1 mb-3 text-[15px]">
-                {counted(region, booked.cars, 'car')}, planned anew. {differenceText(booked.figures)}
+                {counted(region, booked.cars, 'car')}, re-planned. {differenceText(booked.figures)}
               </p>
               <FigureRows figures={booked.figures} region={region} />
             </>

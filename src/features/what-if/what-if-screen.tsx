@@ -100,8 +100,8 @@ export function WhatIfScreen({ setup, trials, now }: Props) {
       <ShopCrumb />
       <h1 className="mt-1 text-3xl">What would it buy?</h1>
       <p className="mt-1 max-w-prose">
-        Try a change before you pay for it. What is booked is planned anew for the shop as it would be, and
-        the past year is lived through again, day by day, {LIVES} times with good and bad luck. Nothing of the
+        Try a change before you pay for it. What is booked is re-planned for the shop as it would be, and the
+        past year is lived through again, day by day, {LIVES} times with good and bad luck. Nothing of the
         shop is changed.
       </p>
       <div className="mt-5 grid items-start gap-6 xl:grid-cols-[22rem_1fr]">

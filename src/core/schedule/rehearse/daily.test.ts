@@ -121,7 +121,7 @@ describe('a shop that lives through a plan', () => {
   })
 })
 
-describe('a rehearsal that plans anew each morning', () => {
+describe('a rehearsal that re-plans each morning', () => {
   test('of work that takes as long as it is planned is the one that does not', () => {
     const problem = crowded(0)
     const placed = planned(problem)

@@ -14,7 +14,7 @@ import {
   windowsOf,
 } from './rehearse'
 
-/** A rehearsal in which the rest is planned anew each morning. */
+/** A rehearsal in which the rest is re-planned each morning. */
 
 /** Whole weeks are lived through in each: fewer than of a plan that stands. */
 export const RUNS_DAILY = 200

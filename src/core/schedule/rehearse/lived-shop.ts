@@ -11,7 +11,7 @@ import { type Played, playOut, type Rules } from './play'
 import { isKept, windowsOf } from './rehearse'
 
 /**
- * A shop that lives through a stretch of time with the luck of one run, and plans anew each morning what no longer stands: whatever has begun
+ * A shop that lives through a stretch of time with the luck of one run, and re-plans each morning what no longer stands: whatever has begun
  * is as it really went, what runs over pushes what follows, and on the next day all that was pushed is placed again.
  */
 
@@ -48,7 +48,7 @@ export class LivedShop {
   private now: Instant
   private readonly open = new Map<JobId, OpenJob>()
   private readonly over: LivedJob[] = []
-  /** Nothing has begun or ended later than planned since the last look. */
+  /** Nothing has begun or ended later than planned since that was last asked. */
   private isAsPlanned = true
   /** The plan as it is really going, until it is changed. */
   private going: { steps: readonly Step[]; played: readonly Played[]; originMinute: number } | undefined
@@ -113,7 +113,7 @@ export class LivedShop {
     )
   }
 
-  /** Goes on to a moment as luck has it; nothing is planned anew. */
+  /** Goes on to a moment as luck has it; nothing is re-planned. */
   goOn(to: Instant): void {
     const { steps, played, originMinute } = this.asItGoes()
     const at = (minute: number) => fromEpochMinutes(originMinute + Math.ceil(minute))

@@ -80,6 +80,20 @@ describe('a rehearsal', () => {
     expect(of(3)).toEqual(of(3))
     expect(of(3)).not.toEqual(of(4))
   })
+  test('people who may be slower than planned make every end more uncertain, and change nothing of work that does not vary', () => {
+    const problem = crowded(0.2)
+    const { operations } = planned(problem)
+    const widths = [0, 0.15].map((between) => {
+      const { jobs } = playAll(problem, operations, { runs: 400, between })
+      return jobs.reduce((sum, { ends }) => sum + ends[380]! - ends[20]!, 0)
+    })
+    expect(widths[1]!).toBeGreaterThan(1.05 * widths[0]!)
+    const sure = crowded(0)
+    const plan = planned(sure).operations
+    expect(playAll(sure, plan, { runs: 5, between: 0.5 }).jobs.map(({ ends }) => ends)).toEqual(
+      playAll(sure, plan, { runs: 5 }).jobs.map(({ ends }) => ends),
+    )
+  })
   test('of one job plays only what it hangs on, and comes to the same', () => {
     const problem = crowded(0.2)
     const { operations } = planned(problem)

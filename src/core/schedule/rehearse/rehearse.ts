@@ -6,6 +6,7 @@ import type { PlacedOperation } from '../contract/schedule-file'
 import { compileModel, type Model, type ModelJob } from '../solver/model'
 import { readPlacements } from '../solver/placements'
 import { seededRandom } from '../solver/random'
+import { spreadFactor } from './lognormal'
 import { drawLuck } from './luck'
 import { type Step, stepsInOrder, upstreamOf } from './order'
 import { type Played, playOut, type Rules } from './play'
@@ -18,6 +19,8 @@ export type RehearseOptions = Partial<Rules> & {
   seed?: number
   /** Only this job is asked about, and only what it hangs on is played. */
   only?: JobId
+  /** How much people differ from what is planned of them whatever they do, as a coefficient of variation; not at all where nothing is said. */
+  between?: number
 }
 
 export type RehearsedJob = {
@@ -107,16 +110,28 @@ export function playOf(problem: Problem, placed: readonly PlacedOperation[], onl
   return { model, steps: job ? upstreamOf(steps, job) : steps }
 }
 
+/** Who work together are as quick as they are on average. */
+const paceOf = (people: readonly number[], paces: readonly number[]): number =>
+  people.length === 0 ? 1 : people.reduce((sum, person) => sum + paces[person]!, 0) / people.length
+
 /** Run after run of a plan, each with other luck. */
 export function* playedRuns(
   problem: Problem,
-  { steps }: Play,
-  { runs = RUNS, seed = 1, early = false, tolerate = TOLERATED_MINUTES }: RehearseOptions,
+  { model, steps }: Play,
+  { runs = RUNS, seed = 1, early = false, tolerate = TOLERATED_MINUTES, between = 0 }: RehearseOptions,
 ): Generator<{ played: Played[]; factors: number[] }> {
   const random = seededRandom(seed)
+  // Of its own, so that the work meets the same luck whoever does it.
+  const ofPeople = seededRandom(seed + 1)
+  const isSure = steps.map(
+    ({ job, operation }) => !problem.jobs[job.index]!.operations[operation.index]!.spread,
+  )
   for (let run = 0; run < runs; run++) {
     const luck = drawLuck(problem, random)
-    const factors = steps.map(({ job, operation }) => luck[job.index]![operation.index]!)
+    const paces = model.personIds.map(() => spreadFactor(ofPeople, between))
+    const factors = steps.map(({ job, operation, people }, at) =>
+      isSure[at] ? 1 : luck[job.index]![operation.index]! * paceOf(people, paces),
+    )
     yield { factors, played: playOut(steps, factors, { early, tolerate }) }
   }
 }

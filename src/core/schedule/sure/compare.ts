@@ -2,6 +2,7 @@ import type { JobId } from '../../ids'
 import type { Problem } from '../contract/problem'
 import type { PlacedOperation } from '../contract/schedule-file'
 import { playAll, shareBy } from '../rehearse/rehearse'
+import { BETWEEN_PEOPLE } from './promises'
 
 /** What another plan does to the promises of the jobs that are due. */
 
@@ -14,7 +15,7 @@ const DIFFERS_BY = 0.05
 
 /** How likely each job that is due is done by then. */
 export function chancesByDue(problem: Problem, placed: readonly PlacedOperation[]): Map<JobId, number> {
-  const { jobs } = playAll(problem, placed, { runs: RUNS })
+  const { jobs } = playAll(problem, placed, { runs: RUNS, between: BETWEEN_PEOPLE })
   return new Map(
     jobs.flatMap(({ job, ends }) => (job.due === undefined ? [] : [[job.id, shareBy(ends, job.due)]])),
   )

@@ -4,7 +4,7 @@ import type { PlacedOperation } from '../contract/schedule-file'
 import { atShare, type Outcome, playAll, shareBy, TOLERATED_MINUTES } from '../rehearse/rehearse'
 import { compileModel } from '../solver/model'
 import { type Soonest, soonestFor } from '../solver/soonest'
-import { PROMISE_SEED } from './promises'
+import { BETWEEN_PEOPLE, PROMISE_SEED } from './promises'
 import { type Roominess, roomsIn } from './rooms'
 
 /** When one more job could be promised on a calendar that stands. */
@@ -40,7 +40,12 @@ export function soonestSure(
   const whole = { ...problem, jobs: [...problem.jobs, job] }
   const others = placed.filter((operation) => operation.job !== job.id)
   const played = (operations: readonly PlacedOperation[], runs: number): Outcome =>
-    playAll(whole, [...others, ...operations], { runs, seed: PROMISE_SEED, only: job.id })
+    playAll(whole, [...others, ...operations], {
+      runs,
+      seed: PROMISE_SEED,
+      between: BETWEEN_PEOPLE,
+      only: job.id,
+    })
 
   const onPaper = soonestFor(problem, placed, job)
   if (onPaper.kind === 'impossible') return onPaper
