@@ -191,6 +191,29 @@ function latestOf(
   }
 }
 
+/** The slot that ends soonest of these crews, where that is sooner than `best`. */
+function soonestOf(
+  context: SlotContext,
+  operation: ModelOperation,
+  place: number,
+  placed: Placed,
+  crews: readonly Crew[],
+  from: number,
+  endFrom: number,
+  best: OperationPlacement | undefined,
+): OperationPlacement | undefined {
+  const { horizon } = context.model
+  for (const crew of crews) {
+    if (best && blinks(context)) continue
+    const slot = operation.pin
+      ? slotAt(context, operation, place, placed, crew, from)
+      : earliestOf(context, operation, place, placed, crew, from, endFrom, best?.end ?? horizon + 1)
+    if (slot && (!best || slot.to < best.end))
+      best = { start: slot.from, end: slot.to, people: crew.people, place }
+  }
+  return best
+}
+
 /**
  * The slot of an operation that ends soonest among those starting no earlier than `earliest` and ending no earlier than
  * `endFrom`, with the crew that takes it; undefined where none is left before the horizon. A pinned operation has one slot
@@ -220,21 +243,10 @@ export function earliestSlot(
   const isApart = operation.judges !== undefined || operation.judgedBy !== undefined
   const known = held || isApart ? undefined : context.known?.get(operation)
   if (known && known.from <= from && from <= known.slot.start && known.slot.place === place) return known.slot
-  const soonest = (crews: readonly Crew[], than?: OperationPlacement) => {
-    let best = than
-    for (const crew of crews) {
-      if (best && blinks(context)) continue
-      const slot = pin
-        ? slotAt(context, operation, place, placed, crew, from)
-        : earliestOf(context, operation, place, placed, crew, from, endFrom, best?.end ?? model.horizon + 1)
-      if (slot && (!best || slot.to < best.end))
-        best = { start: slot.from, end: slot.to, people: crew.people, place }
-    }
-    return best
-  }
   const { apart, others } = crewsInTurn(context, operation, place, placed)
-  const fresh = soonest(apart)
-  const soon = soonest(others, fresh)
+  const fresh = soonestOf(context, operation, place, placed, apart, from, endFrom, undefined)
+  const soon =
+    others.length === 0 ? fresh : soonestOf(context, operation, place, placed, others, from, endFrom, fresh)
   const waits = operation.judges && !context.judgesItself ? WAITS_FOR_FRESH_EYES : 0
   const best = fresh && soon && fresh.end <= soon.end + waits ? fresh : soon
   // What the job's own operations leave room for changes as they are placed; only the shop stays as it is.

@@ -29,6 +29,8 @@ function leavesAJudge({ index: own, judgedBy }: ModelOperation, placed: Placed):
   return ({ people }) => left.some((person) => !people.includes(person))
 }
 
+const NOBODY: readonly Crew[] = []
+
 /** The crews an operation may be given to: first those by whom no work judges itself, since of equals the first is taken. */
 export function crewsInTurn(
   { model }: { model: Model },
@@ -37,7 +39,7 @@ export function crewsInTurn(
   placed: Placed,
 ): { apart: readonly Crew[]; others: readonly Crew[] } {
   const all = model.crewsFor(operation, place)
-  if (!operation.judges && !operation.judgedBy) return { apart: all, others: [] }
+  if (!operation.judges && !operation.judgedBy) return { apart: all, others: NOBODY }
   const leaves = leavesAJudge(operation, placed)
   const keepsApart = (crew: Crew) => hasFreshEyes(operation, placed, crew) && leaves(crew)
   return { apart: all.filter(keepsApart), others: all.filter((crew) => !keepsApart(crew)) }

@@ -41,8 +41,6 @@ export type PlaceAttempt = { ok: true; placed: Placed } | { ok: false; failure: 
 
 const ARRIVAL: StartCause = { kind: 'arrival' }
 
-type InTheWay = { kind: 'equipment'; equipment: number } | { kind: 'air' | 'people' }
-
 /** An operation that may not end before a minute, so that its follower meets its window. */
 type HeldBack = { end: number; follower: number }
 
@@ -161,9 +159,8 @@ class Placing {
       if (operation.pin) this.causes[index] = { kind: 'pinned' }
       else if (slot.start > earliest && held && operation.mode === 'pausable')
         this.causes[index] = { kind: 'window', next: held.follower, behind }
-      else if (slot.start > earliest && !longer) {
-        this.causes[index] = { ...this.inTheWay(operation, place!, earliest), from: earliest, behind }
-      }
+      else if (slot.start > earliest && !longer)
+        this.causes[index] = this.waited(operation, place!, earliest, behind)
     }
     return undefined
   }
@@ -177,12 +174,13 @@ class Placing {
   }
 
   /** What keeps an operation that could begin otherwise: equipment without a unit free, the air, or else people. */
-  private inTheWay(operation: ModelOperation, place: number, from: number): InTheWay {
+  private waited(operation: ModelOperation, place: number, from: number, behind: StartCause): StartCause {
     const { shop } = this.context
     const to = from + operation.minutes
-    const equipment = operation.equipment.find((piece) => shop.equipmentClash(piece, from, to))
-    if (equipment !== undefined) return { kind: 'equipment', equipment }
-    return { kind: shop.airClash(operation, place, from, to) ? 'air' : 'people' }
+    for (const equipment of operation.equipment)
+      if (shop.equipmentClash(equipment, from, to)) return { kind: 'equipment', equipment, from, behind }
+    const isAir = operation.air !== undefined && shop.airClash(operation, place, from, to)
+    return { kind: isAir ? 'air' : 'people', from, behind }
   }
 
   /** When what comes first in a link is over, with the room behind it. */
