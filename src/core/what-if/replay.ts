@@ -51,7 +51,7 @@ const SEED = 15_485_863
 export type LivedRun = { figures: Figures; taken: number; lost: number; leftCentsPerWeek: number }
 
 /** A car as it is planned on the day on which it is asked for. */
-type PlannedCar = { car: AskedCar; problem: Problem; job: ProblemJob }
+type PlannedCar = { car: AskedCar; job: ProblemJob }
 
 type Promised = { car: AskedCar; promised: Instant }
 
@@ -77,17 +77,20 @@ function doneCar({ job, operations }: LivedJob, { car, promised }: Promised): Do
 export class Replay {
   private readonly days = new Map<LocalDay, PlannedCar[]>()
   private readonly cars: readonly PlannedCar[]
+  /** The shop as the scheduler sees it; nothing where nobody asks. */
+  private readonly shop: Problem | undefined
 
   constructor(
     private readonly setup: Setup,
     cars: readonly AskedCar[],
   ) {
     const calendar = shopCalendar(setup)
-    this.cars = cars.map((car) => {
-      const asked = { ...newJob(car.plan, car.asked, car.size), id: car.id }
-      const { problem } = planningProblem(calendar, [asked], { now: car.asked })
-      return { car, problem, job: problem.jobs[0]! }
+    const problems = cars.map(({ id, plan, asked, size }) => {
+      const { problem } = planningProblem(calendar, [{ ...newJob(plan, asked, size), id }], { now: asked })
+      return problem
     })
+    this.shop = problems[0]
+    this.cars = cars.map((car, at) => ({ car, job: problems[at]!.jobs[0]! }))
     for (const each of this.cars) {
       const day = dayIn(setup.region.timezone, each.car.asked)
       this.days.set(day, [...(this.days.get(day) ?? []), each])
@@ -101,7 +104,6 @@ export class Replay {
 
   /** Lives through all of it once, with the luck of a run; there is one car at least. Yields the share that is done, 0–1. */
   *live(run: number): Generator<number, LivedRun> {
-    const first = this.cars[0]!
     let lost = 0
     const zone = this.setup.region.timezone
     const sold = new Set(this.setup.packages.map(({ key }) => key))
@@ -110,7 +112,7 @@ export class Replay {
     const days = [...this.days.keys()].sort()
     const [begins, ends] = [days[0]!, days.at(-1)!]
     const origin = atLocal(zone, begins, '00:00')
-    const shop = new LivedShop({ ...first.problem, origin, jobs: [], fixed: [] }, this.luckOf(run), rules)
+    const shop = new LivedShop({ ...this.shop!, origin, jobs: [], fixed: [] }, this.luckOf(run), rules)
     for (
       let day = begins;
       day <= ends || (!shop.isIdle && day < plusDays(ends, AFTER_DAYS));
