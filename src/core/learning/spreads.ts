@@ -1,4 +1,4 @@
-import { FIRST_SPREAD } from '../planning/spreads'
+import { FIRST_SPREAD, onePanel } from '../planning/spreads'
 import { logVariance, spreadOf } from '../schedule'
 import type { Setup } from '../shop'
 import type { Lesson } from './lesson'
@@ -14,10 +14,14 @@ export type SpreadLesson = {
   spread: number
   /** What plans use now. */
   current: number
+  /** How much single panels vary about the pace of their car, and how many were seen; absent where none were ticked by themselves. */
+  panel?: { panels: number; spread: number; current?: number | undefined }
 }
 
 /** As many jobs the first guess is worth (mem). */
 const WORTH_JOBS = 8
+/** As many panels the same guess is worth for single ones (mem). */
+const WORTH_PANELS = 20
 /** No kind of work is taken to vary more than this: plans would promise nothing (mem). */
 const MOST_SPREAD = 0.6
 
@@ -42,16 +46,54 @@ export function spreadLessons(lessons: readonly Lesson[], current: Setup['spread
       ratios.set(key, [...(ratios.get(key) ?? []), logFactor(actual / planned)])
     }
   }
+  const byPanel = panelSpreads(lessons)
   return [...ratios]
-    .map(([key, logs]) => ({
-      key,
-      jobs: logs.length,
-      spread: learnedFrom(logs),
-      current: current[key] ?? FIRST_SPREAD,
-    }))
+    .map(([key, logs]): SpreadLesson => {
+      const panel = byPanel.get(key)
+      return {
+        key,
+        jobs: logs.length,
+        spread: learnedFrom(logs),
+        current: current[key] ?? FIRST_SPREAD,
+        ...(panel ? { panel: { ...panel, current: current[onePanel(key)] } } : {}),
+      }
+    })
     .sort((a, b) => b.jobs - a.jobs || a.key.localeCompare(b.key))
 }
 
 /** How far off the plan is as a whole is the pace’s business: only what jobs scatter about their mean counts. */
 const learnedFrom = (logs: readonly number[]): number =>
   Math.min(MOST_SPREAD, spreadOf(jobVariance(logs, logVariance(FIRST_SPREAD), WORTH_JOBS)))
+
+/** How far panels of one car lie from one another at a kind of work: the paint, the hand and the day are theirs together. */
+function panelSpreads(lessons: readonly Lesson[]): Map<string, { panels: number; spread: number }> {
+  const seen = new Map<string, { panels: number; scatter: number; free: number }>()
+  for (const { steps } of lessons) {
+    const own = new Map<string, number[]>()
+    for (const { key, panel, plannedMinutes, actualMinutes } of steps) {
+      if (panel === undefined || plannedMinutes < LEAST_MINUTES || actualMinutes <= 0) continue
+      const name = plannedAs(key)
+      own.set(name, [...(own.get(name) ?? []), logFactor(actualMinutes / plannedMinutes)])
+    }
+    for (const [key, logs] of own) {
+      if (logs.length < 2) continue
+      const mean = logs.reduce((sum, log) => sum + log, 0) / logs.length
+      const { panels, scatter, free } = seen.get(key) ?? { panels: 0, scatter: 0, free: 0 }
+      seen.set(key, {
+        panels: panels + logs.length,
+        scatter: scatter + logs.reduce((sum, log) => sum + (log - mean) ** 2, 0),
+        free: free + logs.length - 1,
+      })
+    }
+  }
+  const guess = logVariance(FIRST_SPREAD)
+  return new Map(
+    [...seen].map(([key, { panels, scatter, free }]) => [
+      key,
+      {
+        panels,
+        spread: Math.min(MOST_SPREAD, spreadOf((WORTH_PANELS * guess + scatter) / (WORTH_PANELS + free))),
+      },
+    ]),
+  )
+}

@@ -70,7 +70,7 @@ export {
   type ShopCalendar,
 } from './shop-problem'
 export { isTight, mayOverrun } from './slack'
-export { FIRST_SPREAD, spreadIn } from './spreads'
+export { FIRST_SPREAD, onePanel, spreadIn } from './spreads'
 export { FIRST_SURE_MARK, SURE_MARKS, type SureMark } from './sure-marks'
 export { collectingTimes, promiseAnew } from './sureness'
 export { everythingToPlan } from './to-plan'

@@ -17,13 +17,16 @@ export function SpreadTable({ spreads, months, region }: Props) {
   const { methods } = useMethodNames()
   const { run, pending, refusal, isDone } = useAction()
   const share = (spread: number) => percent(region, Math.round(100 * spread))
-  const differs = spreads.some(({ spread, current }) => share(spread) !== share(current))
+  const differs = spreads.some(
+    ({ spread, current, panel }) =>
+      share(spread) !== share(current) || (panel && share(panel.spread) !== share(panel.current ?? 0)),
+  )
   return (
     <>
       <p className="max-w-prose">
         Two jobs of one kind never take the same time. By how much they differ decides how much room a plan
         keeps, and how late a date has to be for you to keep it. Until your own jobs say more, it is taken to
-        be a fifth.
+        be a fifth. Work on a few panels varies more than on a whole car, where good and bad panels even out.
       </p>
       <ScrollStrip label="How much each kind of work varies" className="mt-3">
         <table className="w-full max-w-2xl text-[15px]">
@@ -33,15 +36,17 @@ export function SpreadTable({ spreads, months, region }: Props) {
               <th className="py-1 text-right font-normal">Jobs</th>
               <th className="py-1 text-right font-normal">Varies by</th>
               <th className="py-1 text-right font-normal">In use</th>
+              <th className="py-1 text-right font-normal">One panel by itself</th>
             </tr>
           </thead>
           <tbody>
-            {spreads.map(({ key, jobs, spread, current }) => (
+            {spreads.map(({ key, jobs, spread, current, panel }) => (
               <tr key={key} className="border-t border-line">
                 <th className="py-1 pr-3 text-left font-normal">{workName(key, methods)}</th>
                 <td className="text-right">{jobs}</td>
                 <td className="text-right">{share(spread)}</td>
                 <td className="text-right">{share(current)}</td>
+                <td className="text-right">{panel ? share(panel.spread) : '–'}</td>
               </tr>
             ))}
           </tbody>

@@ -5,6 +5,7 @@ import { done, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { id, version } from '@/core/inputs'
 import { LEARNED_OF, type Learned, type LearnedOf, PERIODS } from '@/core/learning'
+import { onePanel } from '@/core/planning'
 import { costsSchema } from '@/core/shop'
 import { defineAction } from '../action/define'
 import { CHANGED_MEANWHILE, loadShop, saveCosts, saveLearned, shopVersion } from '../shop/shop-store'
@@ -57,7 +58,12 @@ export const takeSpreads = defineAction({
   write: async ({ trx, at }, { months }) => {
     const shop = await loadShop(trx)
     const { spreads } = await loadLearned(trx, shop, at, months)
-    const learned = Object.fromEntries(spreads.map(({ key, spread }) => [key, rounded(spread)]))
+    const learned = Object.fromEntries(
+      spreads.flatMap(({ key, spread, panel }) => [
+        [key, rounded(spread)],
+        ...(panel ? [[onePanel(key), rounded(panel.spread)]] : []),
+      ]),
+    )
     const kept = await saveLearned(trx, await shopVersion(trx), {
       spreads: { ...shop.setup.spreads, ...learned },
     })

@@ -94,12 +94,13 @@ export const CSV_TABLES: Record<
     ]),
   }),
   spreads: ({ spreads }, _region, methods) => ({
-    columns: ['work', 'jobs', 'varies_percent', 'in_use_percent'],
-    rows: spreads.map(({ key, jobs, spread, current }) => [
+    columns: ['work', 'jobs', 'varies_percent', 'in_use_percent', 'one_panel_percent'],
+    rows: spreads.map(({ key, jobs, spread, current, panel }) => [
       workName(key, methods),
       jobs,
       round(100 * spread),
       round(100 * current),
+      panel ? round(100 * panel.spread) : '',
     ]),
   }),
   clearing: ({ clearing }, _region, methods) => ({
