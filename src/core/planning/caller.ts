@@ -1,7 +1,13 @@
 import { offered } from '../correction'
 import type { PersonId } from '../ids'
 import type { Collecting, JobPlan, StepName } from '../offer'
-import { eatersOf, type PlacedOperation, type ProblemJob, type ScheduleReason, soonestFor } from '../schedule'
+import {
+  eatersOf,
+  type PlacedOperation,
+  type ProblemJob,
+  type ScheduleReason,
+  soonestGreedy,
+} from '../schedule'
 import { setTime } from '../supply'
 import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '../time'
 import { type Shape, sizeOf, type VehicleSize } from '../vehicle'
@@ -109,7 +115,7 @@ function hangsOn(
 function soonestOf(tried: readonly Tried[]): Tried | undefined {
   let best: { end: Instant; each: Tried } | undefined
   for (const each of tried) {
-    const found = soonestFor(each.calendar.problem, each.calendar.operations, each.job)
+    const found = soonestGreedy(each.calendar.problem, each.calendar.operations, each.job)
     if (found.kind === 'possible' && (!best || found.end < best.end)) best = { end: found.end, each }
   }
   return best?.each

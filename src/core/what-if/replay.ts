@@ -15,7 +15,7 @@ import {
   type ProblemJob,
   playAll,
   seededRandom,
-  soonestFor,
+  soonestGreedy,
   TOLERATED_MINUTES,
 } from '../schedule'
 import type { Setup } from '../shop'
@@ -146,7 +146,7 @@ export class Replay {
     job: ProblemJob,
   ): { operations: PlacedOperation[]; promised: Instant } | undefined {
     const [problem, placed] = [shop.problem(), shop.placed()]
-    const found = soonestFor(problem, placed, job)
+    const found = soonestGreedy(problem, placed, job)
     if (found.kind === 'impossible') return undefined
     const whole = { ...problem, jobs: [...problem.jobs, job] }
     const options = { runs: RUNS_TO_PROMISE, seed: PROMISE_SEED, between: BETWEEN_PEOPLE, only: job.id }

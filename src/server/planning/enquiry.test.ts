@@ -1,6 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { toBayId } from '@/core/ids'
+import { calendarNow, newJob, planningProblem, standing } from '@/core/planning'
 import { answerCaller, type Enquiry } from '@/core/planning/caller'
+import { soonestFor } from '@/core/schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -52,6 +54,31 @@ describe('a caller', () => {
       return collectAt
     })
     expect(promised).toEqual(promised.toSorted())
+  })
+  test('could not be sooner if one of those who work on the car were away', async () => {
+    const floor = await loadFloor(shop.db, NOW)
+    const calendar = standing(floor)
+    if (calendar.kind !== 'open') throw new Error(calendar.kind)
+    const { problem, operations } = calendar
+    const plans = floor.jobs.flatMap(({ live }) => (live ? [live] : []))
+    expect(plans.length).toBeGreaterThan(10)
+    for (const { plan, size } of plans) {
+      const alone = planningProblem({ ...calendarNow(floor), closures: [] }, [newJob(plan, NOW, size!)], {
+        now: NOW,
+      })
+      const [job] = alone.problem.jobs
+      const found = soonestFor(problem, operations, job!)
+      if (found.kind !== 'possible') continue
+      for (const away of new Set(found.operations.flatMap(({ people }) => people))) {
+        const without = {
+          ...problem,
+          calendars: { ...problem.calendars, off: { weekly: {} } },
+          people: problem.people.map((each) => (each.id === away ? { ...each, calendar: 'off' } : each)),
+        }
+        const other = soonestFor(without, operations, job!)
+        if (other.kind === 'possible') expect(other.end >= found.end).toBe(true)
+      }
+    }
   })
   test('moves nobody: what is said fits beside everything that is published', async () => {
     const answer = await ask({ packageKey: 'lantern', shape: 'estate' })

@@ -1,3 +1,4 @@
+import type { PersonId } from '../../ids'
 import { fromEpochMinutes, type Instant } from '../../time'
 import type { Problem, ProblemJob } from '../contract/problem'
 import type { PlacingReason } from '../contract/reason'
@@ -16,12 +17,56 @@ export type Soonest =
   | { kind: 'possible'; end: Instant; operations: PlacedOperation[] }
   | { kind: 'impossible'; reason: PlacingReason }
 
+/** Hours of somebody who is not there. */
+const NEVER = 'never there'
+
+const without = (problem: Problem, person: PersonId): Problem => ({
+  ...problem,
+  calendars: { ...problem.calendars, [NEVER]: { weekly: {} } },
+  people: problem.people.map((each) => (each.id === person ? { ...each, calendar: NEVER } : each)),
+})
+
+/** So many ways to leave somebody out are tried at most. */
+const LEFT_OUT_MOST = 20
+
 /**
  * When one more job would be done at the soonest on a calendar that stands, with nobody on it moved. `placed` is that
- * calendar; jobs that are not wholly on it take no room. The problem and the job are taken to be checked. `room` is what is kept
- * free round the work of that job.
+ * calendar; jobs that are not wholly on it take no room. The problem and the job are taken to be checked.
  */
-export function soonestFor(
+export const soonestFor = (problem: Problem, placed: readonly PlacedOperation[], job: ProblemJob): Soonest =>
+  soonestBy(problem, placed, job).soonest
+
+/** The same, and the shop in which it is so: without those who had better have no hand in it. */
+export function soonestBy(
+  problem: Problem,
+  placed: readonly PlacedOperation[],
+  job: ProblemJob,
+): { soonest: Soonest; problem: Problem } {
+  const first = soonestGreedy(problem, placed, job)
+  let best = { soonest: first, problem }
+  if (first.kind === 'impossible' || !job.operations.some(({ judges }) => judges)) return best
+  let end = first.end
+  // Each step is given to whoever is done with it first. Who had a hand in the work cannot inspect it, though: it may be sooner without some of them.
+  const open = [{ soonest: first, problem, left: '' }]
+  const tried = new Set([''])
+  for (const { soonest, problem: known, left } of open)
+    for (const person of new Set(soonest.operations.flatMap(({ people }) => people))) {
+      const key = [...left.split(' '), person].toSorted().join(' ')
+      if (tried.has(key) || tried.size > LEFT_OUT_MOST) continue
+      tried.add(key)
+      const fewer = without(known, person)
+      const found = soonestGreedy(fewer, placed, job)
+      if (found.kind === 'impossible') continue
+      open.push({ soonest: found, problem: fewer, left: key })
+      if (found.end >= end) continue
+      end = found.end
+      best = { soonest: found, problem: fewer }
+    }
+  return best
+}
+
+/** Every step given to whoever is done with it first. `room` is what is kept free round the work of that job. */
+export function soonestGreedy(
   problem: Problem,
   placed: readonly PlacedOperation[],
   job: ProblemJob,

@@ -3,7 +3,7 @@ import type { PlacingReason } from '../contract/reason'
 import type { PlacedOperation } from '../contract/schedule-file'
 import { atShare, type Outcome, playAll, shareBy, TOLERATED_MINUTES } from '../rehearse/rehearse'
 import { compileModel } from '../solver/model'
-import { type Soonest, soonestFor } from '../solver/soonest'
+import { type Soonest, soonestBy, soonestGreedy } from '../solver/soonest'
 import { BETWEEN_PEOPLE, PROMISE_SEED } from './promises'
 import { type Roominess, roomsIn } from './rooms'
 
@@ -47,13 +47,13 @@ export function soonestSure(
       only: job.id,
     })
 
-  const onPaper = soonestFor(problem, placed, job)
+  const { soonest: onPaper, problem: by } = soonestBy(problem, placed, job)
   if (onPaper.kind === 'impossible') return onPaper
   const roomOf = roomsIn(whole, compileModel(whole), TOLERATED_MINUTES)
   const tried: Soonest[] = [
     onPaper,
     ...ROOMINESS.slice(1, rooms).map((roominess) =>
-      soonestFor(problem, placed, job, roomOf(problem.jobs.length, roominess)),
+      soonestGreedy(by, placed, job, roomOf(problem.jobs.length, roominess)),
     ),
   ]
   const found = tried.flatMap((soonest) => (soonest.kind === 'possible' ? [soonest.operations] : []))
