@@ -3,6 +3,7 @@
 import type { EquipmentKind } from '@/core/planning'
 import type { Setup } from '@/core/shop'
 import { MOST_SHIFTED, type ShopChange, type ShopChangeKind, setupWith } from '@/core/what-if'
+import { MORE_EQUIPMENT } from '@/text/en/what-if'
 import { duration } from '@/text/formats'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
@@ -17,30 +18,19 @@ const KIND_NAME: Record<ShopChangeKind, string> = {
   dropped: 'A package fewer',
 }
 
-const EQUIPMENT_NAME: Record<EquipmentKind, string> = {
-  lift: 'Lift',
-  stands: 'Set of stands',
-  lamp: 'Inspection lamp',
-  extractor: 'Extractor',
-}
-
 type Named = { id: string; name: string }
 
 /** Whoever, or whatever, a change of each kind can be about: those with which it has a meaning. */
 function aboutWhich(setup: Setup): Record<ShopChangeKind, readonly Named[]> {
-  const makesSense = (of: (id: string) => ShopChange) => (each: Named) =>
-    setupWith(setup, of(each.id)) !== undefined
-  const people = setup.people
+  const { people } = setup
   return {
     person: people,
-    saturdays: people.filter(({ id, name }) =>
-      makesSense(() => ({ kind: 'saturdays', person: id }))({ id, name }),
-    ),
+    saturdays: people.filter(({ id }) => setupWith(setup, { kind: 'saturdays', person: id })),
     hours: people.filter(({ calendar }) => 'weekly' in setup.calendars[calendar]!),
     bay: setup.places,
     equipment: (Object.keys(setup.equipment) as EquipmentKind[]).map((id) => ({
       id,
-      name: EQUIPMENT_NAME[id],
+      name: MORE_EQUIPMENT[id],
     })),
     dropped: setup.packages.length > 1 ? setup.packages.map(({ key, name }) => ({ id: key, name })) : [],
   }
@@ -106,7 +96,7 @@ const ABOUT_LABEL: Record<ShopChangeKind, string> = {
   saturdays: 'Who comes in on Saturdays as well',
   hours: 'Whose hours',
   bay: 'A bay like',
-  equipment: 'One more',
+  equipment: 'Of what',
   dropped: 'No longer sold',
 }
 

@@ -13,7 +13,7 @@ import { duration, money, number, percent } from '../formats'
 
 /** Changes of the shop that are tried, and what they would buy, in words. */
 
-const MORE: Record<EquipmentKind, string> = {
+export const MORE_EQUIPMENT: Record<EquipmentKind, string> = {
   lift: 'One more lift',
   stands: 'One more set of stands',
   lamp: 'One more inspection lamp',
@@ -38,7 +38,7 @@ export function changeName(region: Region, change: ShopChange, about: string): s
     case 'bay':
       return `One more bay like ${about}`
     case 'equipment':
-      return MORE[change.what]
+      return MORE_EQUIPMENT[change.what]
     case 'dropped':
       return `${about} no longer sold`
     default:
