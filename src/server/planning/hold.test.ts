@@ -13,6 +13,7 @@ import { loadFloor } from '../floor/floor'
 import { writeAgreement } from '../quotes/agreement-store'
 import { whenForPlan } from '../quotes/offers'
 import { EVERY_ACTION } from '../trials/every-action.fixture'
+import { feed } from './feeds'
 import { publish, publishFor } from './plan-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -94,6 +95,19 @@ describe('a slot', () => {
     await publish(shop.db, own, { computedAt: NOW, status: 'feasible', cause: 'test', reasons: [] })
     expect((await floorAt(NOW)).holds[0]!.placed).toEqual(own)
     expect(await shop.db('published')).toEqual(rows)
+  })
+  test('stands in the calendars of whoever is to work on it, of its bays and of the shop; its telephone in none', async () => {
+    const floor = await floorAt(NOW)
+    const [work] = floor.holds[0]!.placed.filter(({ people }) => people.length > 0)
+    for (const [kind, id] of [
+      ['people', work!.people[0]!],
+      ['bays', work!.place],
+      ['shop', 'all'],
+    ] as const) {
+      const text = feed(floor, kind, id)!
+      expect(text).toContain('Ita Breen (held)')
+      expect(text).not.toContain(whom.phone)
+    }
   })
   test('can be kept for another day, and frees itself when that is over', async () => {
     const until = plusDays(TODAY, 1)
