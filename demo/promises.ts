@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { collectingTimes, openJobs, standing } from '@/core/planning'
-import { playAll } from '@/core/schedule'
+import { BETWEEN_PEOPLE, PROMISE_SEED, playAll } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { loadFloor } from '@/server/floor/floor'
 
@@ -12,7 +12,10 @@ export async function promiseBooked(db: Knex, now: Instant): Promise<void> {
   const floor = await loadFloor(db, now)
   const calendar = standing(floor)
   if (calendar.kind === 'blocked') throw new Error('the demo cannot be planned')
-  const outcome = playAll(calendar.problem, calendar.operations)
+  const outcome = playAll(calendar.problem, calendar.operations, {
+    seed: PROMISE_SEED,
+    between: BETWEEN_PEOPLE,
+  })
   const booked = openJobs(floor).filter(({ progress }) => Object.keys(progress).length === 0)
   for (const { id: job } of booked) {
     const chances = collectingTimes(floor.shop.setup, outcome, job)

@@ -1,10 +1,12 @@
 'use client'
 
+import { useState } from 'react'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { promisesAtRisk } from '@/server/planning/promise-actions'
 import { chanceText } from '@/text/chance'
-import { moment } from '@/text/formats'
+import { moment, number } from '@/text/formats'
+import { Button } from '@/ui/button'
 import { Link } from '@/ui/link'
 import { useTold } from '@/ui/use-told'
 import { hangsOn } from './hangs-on'
@@ -20,13 +22,19 @@ type Props = {
   now: Instant
 }
 
+/** The floor stands below: of many that are at risk the least sure are shown first. */
+const SHOWN = 5
+
 /**
  * Promises that have become less sure than the shop wants them, while there is still time to help. They are worked out beside the page,
  * which waits for nothing; until they are there anew, those of before stand.
  */
 export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
   const atRisk = useTold(() => promisesAtRisk(null), since)
+  const [showsAll, setShowsAll] = useState(false)
   if (!atRisk || atRisk.length === 0) return null
+  const shown = showsAll ? atRisk : atRisk.slice(0, atRisk.length > SHOWN + 1 ? SHOWN : atRisk.length)
+  const more = atRisk.length - shown.length
   return (
     <section
       aria-label="Promises at risk"
@@ -39,7 +47,7 @@ export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
         </span>
       </h2>
       <ul>
-        {atRisk.map((watched) => (
+        {shown.map((watched) => (
           <li
             key={watched.job}
             className="flex flex-wrap items-center gap-x-3 border-t border-line py-1 first:border-0"
@@ -56,6 +64,11 @@ export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
           </li>
         ))}
       </ul>
+      {more > 0 && (
+        <Button look="quiet" className="mb-1" onClick={() => setShowsAll(true)}>
+          Show {number(region, more)} more
+        </Button>
+      )}
     </section>
   )
 }
