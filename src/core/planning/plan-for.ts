@@ -53,12 +53,13 @@ export function planFor(
         onPaper: 1,
         standing: last?.schedule.operations ?? kept,
         perStep: EVENT_CHURN,
-        shouldStop: last ? shouldStop : undefined,
+        shouldStop: at > 1 ? shouldStop : undefined,
       })
       if (planned.schedule.status === 'infeasible') continue
       if (!best || sparesMore(late(planned.placed), late(best.placed))) best = planned
       last = planned
-      if (late(planned.placed).cars <= late(told).cars || shouldStop()) break
+      // However slow the machine: that only the neighbours make way is tried before a promise is given up.
+      if (late(planned.placed).cars <= late(told).cars || (at > 0 && shouldStop())) break
     }
     if (!best) continue
     const least = movedLeast(floor, jobs, view, best)

@@ -61,7 +61,9 @@ export function TrialCard({ trial, region, now }: Props) {
               <FigureRows figures={year.figures} region={region} />
             </>
           ) : (
-            <p className="mt-1">No car has gone home in the past year: there is nothing to go by yet.</p>
+            <p className="mt-1">
+              No car has been handed over in the past year, so there is nothing to compare with yet.
+            </p>
           )}
         </section>
       </div>

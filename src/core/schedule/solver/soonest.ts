@@ -18,7 +18,7 @@ export type Soonest =
   | { kind: 'impossible'; reason: PlacingReason }
 
 /** Hours of somebody who is not there. */
-const NEVER = 'never there'
+const NEVER = 'never-there'
 
 const without = (problem: Problem, person: PersonId): Problem => ({
   ...problem,
