@@ -30,6 +30,7 @@ export { luckIn, RUNS_DAILY, rehearseDaily } from './rehearse/daily'
 export { type LivedJob, LivedShop, type LuckOf } from './rehearse/lived-shop'
 export { logVariance, spreadOf } from './rehearse/lognormal'
 export { drawLuck } from './rehearse/luck'
+export { indexesOf } from './rehearse/order'
 export {
   type Outcome,
   type Play,

@@ -1,6 +1,6 @@
 import type { JobId } from '../ids'
 import { everythingToPlan, type Floor, openJobs } from '../planning'
-import { type PlacedOperation, type Problem, playedRuns, playOf, SureSolver } from '../schedule'
+import { indexesOf, type PlacedOperation, type Problem, playedRuns, playOf, SureSolver } from '../schedule'
 import { epochMinutes } from '../time'
 import { type DoneCar, type Figures, figuresOf } from './figures'
 
@@ -50,8 +50,7 @@ const spanned = (all: readonly Minutes[]): Minutes => ({
 function runsOf(problem: Problem, placed: readonly PlacedOperation[], earned: Earned): Figures[] {
   const play = playOf(problem, placed)
   const { jobs, originMinute } = play.model
-  const steps = jobs.map((): number[] => [])
-  for (const [at, { job, operation }] of play.steps.entries()) steps[job.index]![operation.index] = at
+  const steps = indexesOf(play.model, play.steps)
   const promised = new Map(
     problem.jobs.flatMap(({ id, due }) => (due ? [[id, epochMinutes(due) - originMinute]] : [])),
   )

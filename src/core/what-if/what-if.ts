@@ -21,7 +21,7 @@ export type Ground = {
 
 export type Question = { change: ShopChange; busier: Busier }
 
-/** Lives of the year that are compared. */
+/** Lives of the year that are compared: half a minute’s work (tried out). */
 export const LIVES = 10
 /** Which of the cars come again where it is busier. */
 const SEED = 7919

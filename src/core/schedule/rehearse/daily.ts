@@ -6,10 +6,12 @@ import { seededRandom } from '../solver/random'
 import { type LivedJob, LivedShop, type LuckOf } from './lived-shop'
 import { drawLuck, type Luck } from './luck'
 import {
+  atShare,
   BEYOND_DAYS,
   playOf,
   type Rehearsal,
   type RehearseOptions,
+  rehearsedWindow,
   TOLERATED_MINUTES,
   windowsOf,
 } from './rehearse'
@@ -87,23 +89,16 @@ export function rehearseDaily(
   return {
     jobs: jobs.map(({ id, due }) => {
       const sorted = ends.get(id)!.toSorted()
-      const at = (share: number) => sorted[Math.max(0, Math.ceil(share * runs) - 1)]!
       return {
         job: id,
         planned: planned.get(id)!,
         chanceByDue: due === undefined ? null : sorted.filter((end) => end <= due).length / runs,
-        p50: at(0.5),
-        p80: at(0.8),
-        p95: at(0.95),
+        p50: atShare(sorted, 0.5),
+        p80: atShare(sorted, 0.8),
+        p95: atShare(sorted, 0.95),
       }
     }),
-    windows: windows.map(({ window: { job, from, to, slackMinutes }, kept }) => ({
-      job,
-      from,
-      to,
-      slackMinutes,
-      chanceKept: kept / runs,
-    })),
+    windows: windows.map(({ window, kept }) => rehearsedWindow(window, kept / runs)),
     chanceAllDue: allDue / runs,
   }
 }

@@ -161,3 +161,10 @@ export function upstreamOf(steps: readonly Step[], job: ModelJob): Step[] {
     after: steps[index]!.after.map(({ step, wait }) => ({ step: at.get(step)!, wait })),
   }))
 }
+
+/** Where the steps of each job stand among all of them, by the indexes of job and operation. */
+export function indexesOf({ jobs }: Model, steps: readonly Step[]): number[][] {
+  const at: number[][] = jobs.map(() => [])
+  for (const [index, { job, operation }] of steps.entries()) at[job.index]![operation.index] = index
+  return at
+}

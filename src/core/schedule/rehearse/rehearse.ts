@@ -88,7 +88,7 @@ export function windowsOf(steps: readonly Step[]): Window[] {
 }
 
 /** The number below which this share of a sorted list lies: the nearest rank (Hyndman and Fan 1996, type 1). */
-export const atShare = (sorted: readonly number[], share: number) =>
+export const atShare = <T>(sorted: readonly T[], share: number): T =>
   sorted[Math.max(0, Math.ceil(share * sorted.length) - 1)]!
 
 /** When each job is done in one run, by its index. */
@@ -195,6 +195,12 @@ export const isKept = (
   played: readonly Interval[],
 ) => played[after]!.from - played[before]!.to <= max
 
+/** A window as it is told, without what only the rehearsal knows of it. */
+export const rehearsedWindow = (
+  { job, from, to, slackMinutes }: Window,
+  chanceKept: number,
+): RehearsedWindow => ({ job, from, to, slackMinutes, chanceKept })
+
 /** The share of sorted ends that lie by a minute. */
 export const shareBy = (ends: readonly number[], by: number): number =>
   ends.length === 0 ? 0 : ends.filter((end) => end <= by).length / ends.length
@@ -219,13 +225,7 @@ export function rehearse(
       p80: moment(atShare(ends, 0.8)),
       p95: moment(atShare(ends, 0.95)),
     })),
-    windows: windows.map(({ window: { job, from, to, slackMinutes }, kept }) => ({
-      job,
-      from,
-      to,
-      slackMinutes,
-      chanceKept: kept / runs,
-    })),
+    windows: windows.map(({ window, kept }) => rehearsedWindow(window, kept / runs)),
     chanceAllDue: allDue / runs,
   }
 }

@@ -26,7 +26,7 @@ const without = (problem: Problem, person: PersonId): Problem => ({
   people: problem.people.map((each) => (each.id === person ? { ...each, calendar: NEVER } : each)),
 })
 
-/** So many ways to leave somebody out are tried at most. */
+/** So many ways to leave somebody out are tried at most: somebody is on the telephone (mem). */
 const LEFT_OUT_MOST = 20
 
 /**

@@ -1,6 +1,6 @@
 import type { Problem } from '../contract/problem'
 import { drawLuck, type Luck } from '../rehearse/luck'
-import { type Step, stepsInOrder } from '../rehearse/order'
+import { indexesOf, stepsInOrder } from '../rehearse/order'
 import { type Played, playOut, type Rules } from '../rehearse/play'
 import { BEYOND_DAYS } from '../rehearse/rehearse'
 import { compileModel, type Model, type ModelJob } from '../solver/model'
@@ -96,10 +96,4 @@ function heldFor(job: ModelJob, of: RunOf): number {
     const from = runs.reduce((least, run) => Math.min(least, run.from), Number.POSITIVE_INFINITY)
     return sum + holdShare * (runs.reduce((most, run) => Math.max(most, run.to), from) - from)
   }, 0)
-}
-
-function indexesOf({ jobs }: Model, steps: readonly Step[]): number[][] {
-  const at: number[][] = jobs.map(() => [])
-  for (const [index, { job, operation }] of steps.entries()) at[job.index]![operation.index] = index
-  return at
 }
