@@ -1,7 +1,7 @@
 import loadHighs from 'highs'
 import { toJobId } from '@/core/ids'
 import { checkSchedule, MoveDesk, type Problem, seededRandom, solve, soonestFor } from '@/core/schedule'
-import { ft06 } from '@/core/schedule/solver/problems.fixture'
+import { ft06, ft10, la01 } from '@/core/schedule/solver/problems.fixture'
 import { exactAnswer } from '@/core/schedule/solver/programme.fixture'
 import { smallProblem } from '@/core/schedule/solver/small-problem.fixture'
 import { type Instant, plusMinutes } from '@/core/time'
@@ -74,9 +74,20 @@ async function smallProblems(): Promise<void> {
   )
 }
 
-function jobShop(): void {
-  const { schedule, lastMs } = timed(ft06, SMALL_SECONDS, 55)
-  console.log(`schedule: ft06 ends after ${schedule.cost} (optimum 55), in ${lastMs.toFixed(0)} ms`)
+/** Job shops of Fisher and Thompson (1963) and Lawrence (1984), with their published optima. */
+const JOB_SHOPS = [
+  { name: 'ft06', problem: ft06, optimum: 55 },
+  { name: 'la01', problem: la01, optimum: 666 },
+  { name: 'ft10', problem: ft10, optimum: 930 },
+]
+
+function jobShops(): void {
+  for (const { name, problem, optimum } of JOB_SHOPS) {
+    const { schedule, lastMs } = timed(problem, BUSY_SECONDS, optimum)
+    console.log(
+      `schedule: ${name} ends after ${schedule.cost} (optimum ${optimum}), in ${(lastMs / 1000).toFixed(1)} s`,
+    )
+  }
 }
 
 function busyShops(): void {
@@ -167,7 +178,7 @@ function report(what: string, once: () => void): void {
 }
 
 export async function scheduleBench(): Promise<void> {
-  jobShop()
+  jobShops()
   movesAndCallers()
   busyShops()
   gaps()

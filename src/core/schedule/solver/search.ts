@@ -6,6 +6,7 @@ import type { Placed, PlaceFailure } from './place-job'
 import { readPlacements } from './placements'
 import { type Random, seededRandom } from './random'
 import type { JobRoom } from './room'
+import type { JobPlacement } from './shop-state'
 
 /**
  * Large-neighbourhood search: some jobs that lie close together in time are taken off the calendar and placed again, one
@@ -163,6 +164,22 @@ export class Search {
   /** More is known of what no schedule can cost less than. */
   raiseBound(bound: number): void {
     this.bound = Math.max(this.bound, bound)
+  }
+
+  /** Goes on from a whole schedule that was found another way, where it is better than the best. */
+  adopt(placements: readonly JobPlacement[]): void {
+    const { draft, model } = this
+    for (const job of model.jobs) draft.takeOff(job)
+    for (const placement of placements)
+      draft.put(model.jobs[placement.job]!, { placement, berths: [], causes: [] })
+    const energy = draft.energy()
+    if (energy >= this.best.energy) {
+      restore(draft, this.best)
+      return
+    }
+    this.energy = energy
+    this.best = snapshot(draft, energy)
+    this.report(draft)
   }
 
   step(): void {

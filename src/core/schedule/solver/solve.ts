@@ -6,14 +6,19 @@ import { type Impossibility, impossibilitiesOf } from './impossible'
 import { compileModel, type Model } from './model'
 import { writeOperations } from './placements'
 import { PricedBound } from './priced/priced-bound'
+import { seededRandom } from './random'
 import { failureReason, impossibilityReason } from './reasons'
 import { Search, type SearchOptions } from './search'
+import { type JobShop, jobShopOf } from './turns/job-shop'
+import { TurnSearch } from './turns/turn-search'
 
 /** Shops of so many jobs are small enough for a proof that nothing is better. */
 const PROOF_JOBS_MAX = 12
 
 /** So many attempts are made at something better for every round at the bound (tried out). */
 const STEPS_PER_ROUND = 3
+/** Changes of turn in a job shop for every attempt of the search (tried out). */
+const TURNS_PER_STEP = 200
 
 export type Solution = {
   schedule: Schedule
@@ -41,6 +46,8 @@ export class Solver {
   private bound = Number.NEGATIVE_INFINITY
   private readonly priced?: PricedBound
   private readonly isSmall: boolean = false
+  private readonly jobShop?: JobShop
+  private readonly turns?: TurnSearch
 
   /** Makes a first schedule. The problem is taken to be checked. */
   constructor(
@@ -58,6 +65,14 @@ export class Solver {
       ...(standing ? { standing } : {}),
       ...(churn ? { churn } : {}),
     })
+    this.jobShop = jobShopOf(this.model)
+    const steps = this.search.best.placed.flatMap((placed) => placed?.placement.operations ?? [])
+    if (this.jobShop?.minutes.length === steps.length)
+      this.turns = new TurnSearch(
+        this.jobShop,
+        steps.map(({ start }) => start),
+        seededRandom(seed),
+      )
     if (!known) return
     this.isSmall = isSmall
     this.priced = new PricedBound(this.model, known)
@@ -86,8 +101,17 @@ export class Solver {
   /** One attempt at something better. */
   step(): void {
     this.search?.step()
+    this.changeTurns()
     // In a large shop the bound is worked at once, when it is asked for.
     if (this.isSmall) this.improveBound()
+  }
+
+  private changeTurns(): void {
+    const { turns, jobShop } = this
+    if (!turns || !jobShop) return
+    const { end } = turns.best
+    turns.step(TURNS_PER_STEP)
+    if (turns.best.end < end) this.search!.adopt(jobShop.placementsOf(turns.best.starts))
   }
 
   /** The terms of the cost of the best schedule so far, in minutes. */
