@@ -70,20 +70,15 @@ export class House {
     }
     this.server = spawn(
       process.execPath,
-      [
-        '--require',
-        path.join(import.meta.dirname, 'moves.cjs'),
-        path.join(ROOT, 'node_modules/next/dist/bin/next'),
-        'start',
-        '-H',
-        '127.0.0.1',
-        '-p',
-        String(this.port),
-      ],
+      ['--require', path.join(import.meta.dirname, 'moves.cjs'), path.join(ROOT, 'scripts/server.mjs')],
       {
         cwd: ROOT,
         env: {
           ...process.env,
+          NODE_ENV: 'production',
+          HOST: '127.0.0.1',
+          FERN_YARD_NAMES: 'shop.test',
+          PORT: String(this.port),
           FERN_YARD_DATA: data,
           FERN_YARD_CLOCK: this.clock,
           NEXT_TELEMETRY_DISABLED: '1',

@@ -124,5 +124,5 @@ export function address() {
 export function serve() {
   const { host, port } = address()
   say(`serving on http://${host}:${port} (Ctrl+C stops it)`)
-  run(bin('next'), ['start', '-H', host, '-p', port])
+  run(process.execPath, [at('scripts', 'server.mjs')], { env: { ...environment, NODE_ENV: 'production' } })
 }

@@ -1,13 +1,84 @@
-import { NextResponse } from 'next/server'
+import { randomBytes } from 'node:crypto'
+import { type NextRequest, NextResponse } from 'next/server'
+import { isSignOfLife } from './core/staff'
+import { now } from './server/clock'
+import { database, writer } from './server/db/connection'
+import { addressesOf } from './server/gate/address'
+import { atTheDoor, type Knock, onceKnown, type Verdict } from './server/gate/gate'
+import { contentPolicy, safetyHeaders } from './server/gate/headers'
+import { cookieNames, whoShows } from './server/staff/caller-now'
+import { touchSession } from './server/staff/sessions'
+import { GATE_WORDS, NOT_FOR_YOU, SIGN_IN_FIRST } from './text/en/gate'
 
-/**
- * Pages that are given away by a link may stand on a public address while the shop does not. From them no action of the shop
- * can be called, whatever a request carries: the only thing they take is a wish, by a route of its own.
- */
-export function proxy(request: Request): Response {
-  return request.headers.has('next-action')
-    ? new Response('Nothing of the shop can be done from here.', { status: 403 })
-    : NextResponse.next()
+/** Every request comes by here first: whether it is let in, and what its answer tells the browser. */
+
+const addresses = addressesOf(process.env)
+
+async function verdictOn(request: NextRequest, knock: Knock, isSecure: boolean): Promise<Verdict> {
+  const early = atTheDoor(knock, addresses)
+  if (early) return early
+  const names = cookieNames(isSecure)
+  const shown = {
+    session: request.cookies.get(names.session)?.value,
+    device: request.cookies.get(names.device)?.value,
+  }
+  const { caller } = await whoShows(await database(), shown, now())
+  if (caller.session && isSignOfLife(knock.path)) await touchSession(await writer(), caller.session, now())
+  return onceKnown(knock, caller)
 }
 
-export const config = { matcher: ['/o/:path*', '/g/:path*'] }
+/** Whether a person looks at the answer, who can be led elsewhere; else it is a program, which is told. */
+const isPage = (request: NextRequest) =>
+  request.headers.has('rsc') || (request.headers.get('accept') ?? '').includes('text/html')
+
+function told(request: NextRequest, verdict: Exclude<Verdict, { kind: 'in' }>): Response {
+  const { pathname, search } = request.nextUrl
+  if (verdict.kind === 'refused') return new Response(GATE_WORDS[verdict.why], { status: verdict.status })
+  if (verdict.kind === 'sign-in') {
+    if (request.method === 'GET' && isPage(request)) {
+      const to = new URL('/sign-in', request.url)
+      to.searchParams.set('to', `${pathname}${search}`)
+      return NextResponse.redirect(to, 303)
+    }
+    return Response.json({ message: SIGN_IN_FIRST }, { status: 401 })
+  }
+  if (request.method === 'GET' && isPage(request))
+    return pathname === '/' ? NextResponse.redirect(new URL('/work', request.url), 303) : notYours(request)
+  return Response.json({ message: NOT_FOR_YOU }, { status: 403 })
+}
+
+/** The page that says so, marked so that no browser keeps it for the page that was asked for. */
+function notYours(request: NextRequest): Response {
+  const answer = NextResponse.rewrite(new URL('/not-yours', request.url))
+  answer.headers.set('x-fern-not-yours', '1')
+  return answer
+}
+
+export async function proxy(request: NextRequest): Promise<Response> {
+  const head = request.headers
+  const isSecure = head.get('x-forwarded-proto') === 'https'
+  const verdict = await verdictOn(
+    request,
+    {
+      method: request.method,
+      path: request.nextUrl.pathname,
+      host: head.get('host'),
+      origin: head.get('origin'),
+      site: head.get('sec-fetch-site'),
+      isAction: head.has('next-action'),
+    },
+    isSecure,
+  )
+  const nonce = randomBytes(16).toString('base64')
+  const policy = contentPolicy(nonce, { isSecure })
+  const passed = new Headers(head)
+  passed.set('content-security-policy', policy)
+  const answer =
+    verdict.kind === 'in' ? NextResponse.next({ request: { headers: passed } }) : told(request, verdict)
+  for (const [name, value] of Object.entries({
+    ...safetyHeaders({ isSecure }),
+    'content-security-policy': policy,
+  }))
+    answer.headers.set(name, value)
+  return answer
+}

@@ -16,6 +16,9 @@ export type BottleId = Brand<string, 'BottleId'>
 /** A message to a customer, not what it says. */
 export type MessageId = Brand<string, 'MessageId'>
 
+/** Somebody who signs in. */
+export type AccountId = Brand<string, 'AccountId'>
+
 /** What a route, a form or a row gives as the id of a job. Whether there is such a job, only the shop knows. */
 export const toJobId = (text: string) => text as JobId
 export const toVehicleId = (text: string) => text as VehicleId
@@ -25,6 +28,7 @@ export const toPersonId = (text: string) => text as PersonId
 export const toBayId = (text: string) => text as BayId
 export const toProductId = (text: string) => text as ProductId
 export const toBottleId = (text: string) => text as BottleId
+export const toAccountId = (text: string) => text as AccountId
 export const toMessageId = (text: string) => text as MessageId
 
 /** Written where nobody knows who it was. */

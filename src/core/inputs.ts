@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import {
+  toAccountId,
   toBayId,
   toBottleId,
   toCustomerId,
@@ -24,6 +25,7 @@ export const aPerson = id.transform(toPersonId)
 export const aBay = id.transform(toBayId)
 export const aProduct = id.transform(toProductId)
 export const aBottle = id.transform(toBottleId)
+export const anAccount = id.transform(toAccountId)
 export const aMessage = id.transform(toMessageId)
 
 /** A position in a list of versions. */

@@ -6,7 +6,7 @@ import '../globals.css'
 export const metadata: Metadata = {
   title: 'Your car',
   robots: { index: false, follow: false },
-  referrer: 'no-referrer',
+  referrer: 'same-origin',
 }
 export const dynamic = 'force-dynamic'
 

@@ -6,13 +6,17 @@ import { dayIn } from '@/core/time'
 import { MainMenu } from '@/features/frame/main-menu'
 import { SendOn } from '@/features/frame/send-on'
 import { Shortcuts } from '@/features/frame/shortcuts'
+import { StyleNonce } from '@/features/frame/style-nonce'
 import { ThemeSwitch } from '@/features/frame/theme-switch'
+import { WhoHere } from '@/features/frame/who-here'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
+import { whoIsHere } from '@/server/staff/who-is-here'
 import { clock, screenDay } from '@/text/formats'
 import { staffLanguage } from '@/text/staff-language'
 import { Link } from '@/ui/link'
+import { MeProvider } from '@/ui/me'
 import { MethodsProvider } from '@/ui/methods'
 import { RegionProvider } from '@/ui/region'
 import { Wordmark } from '@/ui/wordmark'
@@ -25,6 +29,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const theme = (await cookies()).get('theme')?.value === 'booth' ? 'booth' : 'paper'
   const { setup } = await loadShop(await database())
   const at = now()
+  const here = await whoIsHere()
   const today = dayIn(setup.region.timezone, at)
   return (
     <html lang={staffLanguage(setup.region)} data-theme={theme}>
@@ -39,11 +44,13 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <Link href="/" className="no-underline">
             <Wordmark />
           </Link>
-          <MainMenu />
+          <MainMenu role={here.role} />
           <p className="ml-auto text-sm text-ink-soft max-xl:hidden">
             {screenDay(setup.region, today, today)}, {clock(setup.region, at)}
           </p>
           <SendOn />
+          <StyleNonce />
+          {here.name && <WhoHere name={here.name} />}
           <Shortcuts />
           <div className="md:max-lg:ml-auto">
             <ThemeSwitch theme={theme} />
@@ -52,7 +59,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <main id="main">
           <RegionProvider region={readIn(setup.region, 'en')} today={today}>
             <MethodsProvider methods={setup.methods.map(({ key, name }) => ({ key, name }))}>
-              {children}
+              <MeProvider {...(here.person ? { person: here.person } : {})}>{children}</MeProvider>
             </MethodsProvider>
           </RegionProvider>
         </main>

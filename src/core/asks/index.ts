@@ -3,6 +3,7 @@ import type { Instant } from '../time'
 import type { PlainAsk } from './plain'
 
 export type { EventAsk } from './events'
+export type { StaffAsk } from './staff'
 export type { PlainAsk }
 
 /**
@@ -115,6 +116,7 @@ export type AskFacts = {
   'water-ahead': { kind: 'rain' | 'frost'; from: Instant; roof: boolean }
   'text-fact-missing': { fact: string }
   'vehicle-known': { plate: string }
+  'tries-again-in': { seconds: number }
 }
 
 /** An ask as it travels. Only `ask` makes one. */

@@ -1,10 +1,12 @@
 import type { CarAsk } from './at-the-car'
 import type { EventAsk } from './events'
+import type { StaffAsk } from './staff'
 
 /** What asks for nothing but itself. */
 export type PlainAsk =
   | CarAsk
   | EventAsk
+  | StaffAsk
   // Any field
   | 'a-number'
   | 'a-whole-number'

@@ -28,6 +28,9 @@ export type CoatLog = {
   despite?: string
 }
 
+/** How a deed at a car is named in the journal: by this and its kind. */
+export const CARD_ACTION = 'card.'
+
 export type Act =
   /**
    * `despite`: why it was begun though its window had closed or the air was against it. `dueBack`: when what left the shop for it is to be

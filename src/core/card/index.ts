@@ -1,6 +1,7 @@
 export {
   type Act,
   type ActKind,
+  CARD_ACTION,
   COAT_STAGES as COAT_ORDER,
   type CoatLog,
   type CoatStage,

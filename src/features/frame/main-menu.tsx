@@ -3,6 +3,7 @@
 import clsx from 'clsx'
 import { usePathname } from 'next/navigation'
 import { useId, useState } from 'react'
+import { dutyOf, mayDo, type Role } from '@/core/staff'
 import { Link } from '@/ui/link'
 
 const PAGES = [
@@ -17,8 +18,8 @@ const PAGES = [
   { href: '/shop', label: 'Shop' },
 ] as const
 
-/** The pages of the app in a row; on a phone behind a button, which folds again once one of them is chosen. */
-export function MainMenu() {
+/** The pages of the app that are for whoever is here, in a row; on a phone behind a button, which folds again once one of them is chosen. */
+export function MainMenu({ role }: { role: Role }) {
   const here = usePathname()
   // Open on the page where it was opened, and nowhere else.
   const [openAt, setOpenAt] = useState<string>()
@@ -43,7 +44,7 @@ export function MainMenu() {
           isOpen ? 'max-md:grid' : 'max-md:hidden',
         )}
       >
-        {PAGES.map(({ href, label }) => (
+        {PAGES.filter(({ href }) => mayDo(role, dutyOf(href))).map(({ href, label }) => (
           <Link
             key={href}
             href={href}

@@ -14,7 +14,7 @@ import {
   settle,
   type Waiting,
 } from './queue-db'
-import { asTold, EMPTY_QUEUE, onTheWire, type QueueState, type Surroundings } from './told'
+import { asTold, EMPTY_QUEUE, onTheWire, type QueueState, SignedOut, type Surroundings } from './told'
 
 /** Keeps what was done at the car on the tablet until the shop has it, whatever the network, the tabs and the clock do. */
 
@@ -141,9 +141,9 @@ export class DeviceQueue {
           break
         }
       } while (this.again)
-    } catch {
+    } catch (error) {
       this.mustHear = true
-      this.set({ reached: false })
+      this.set({ reached: false, signedOut: error instanceof SignedOut })
       this.around.later(() => void this.flush(), this.retryMs)
       this.retryMs = Math.min(RETRY_MOST_MS, 2 * this.retryMs)
     } finally {
@@ -263,7 +263,7 @@ export class DeviceQueue {
     const now: Heard = { ...this.around.clocks(), shop: Date.parse(reply.now) }
     this.lastHeard = now
     this.retryMs = RETRY_FIRST_MS
-    this.set({ reached: true, heard: true, offsetMs: now.shop - now.wall })
+    this.set({ reached: true, signedOut: false, heard: true, offsetMs: now.shop - now.wall })
     return now
   }
 

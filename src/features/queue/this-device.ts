@@ -5,7 +5,7 @@ import type { QueueReply } from '@/core/queue'
 import { freshKey } from '@/ui/fresh-key'
 import { DeviceQueue } from './device-queue'
 import { openQueueDb } from './queue-db'
-import { EMPTY_QUEUE, type PhotoCall, type QueueState, type Surroundings } from './told'
+import { EMPTY_QUEUE, type PhotoCall, type QueueState, SignedOut, type Surroundings } from './told'
 
 /** The queue of this device in its browser: one for all pages and tabs. */
 
@@ -15,6 +15,7 @@ const CHANNEL = 'fern-yard-queue'
 const PATIENCE_MS = 20_000
 
 async function told(answer: Response): Promise<QueueReply> {
+  if (answer.status === 401) throw new SignedOut()
   if (!answer.ok) throw new Error(String(answer.status))
   return (await answer.json()) as QueueReply
 }

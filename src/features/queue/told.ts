@@ -9,6 +9,8 @@ export type QueueState = {
   offsetMs?: number
   /** Whether the shop was last heard. */
   reached: boolean
+  /** The shop was reached and knows nobody at this screen: what waits is sent once somebody has signed in. */
+  signedOut: boolean
   /** Whether the shop has told its time since this page was opened; until then the tablet may go by an old one. */
   heard: boolean
   /** The tablet cannot store anything: what waits is lost when the page is closed. */
@@ -21,9 +23,13 @@ export const EMPTY_QUEUE: QueueState = {
   sent: [],
   refused: [],
   reached: true,
+  signedOut: false,
   heard: false,
   forgetful: false,
 }
+
+/** Thrown where the shop is reached and asks who is there. */
+export class SignedOut extends Error {}
 
 export type PhotoCall = { device: string; entry: Extract<Waiting, { kind: 'photo' }>; ago: number }
 

@@ -15,6 +15,7 @@ import { openJobs } from '@/core/planning'
 import type { QueueBatch, QueueEntry, QueueReply } from '@/core/queue'
 import { everyone } from '@/core/shop'
 import { instantOf, instantOrThrow } from '@/core/time'
+import { OPEN_SHOP } from '@/server/action/caller'
 import { openVisit } from '@/server/aftercare/short-jobs'
 import { connect } from '@/server/db/connection'
 import { databaseFile } from '@/server/db/data-folder'
@@ -44,7 +45,9 @@ class RealShop implements Reached {
   async receive(batch: QueueBatch): Promise<QueueReply> {
     if (!this.up) throw new Error('no network')
     const now = instantOf(new Date(this.now))
-    return this.reply(await receiveBatch(this.db, batchSchema.parse(JSON.parse(JSON.stringify(batch))), now))
+    return this.reply(
+      await receiveBatch(this.db, batchSchema.parse(JSON.parse(JSON.stringify(batch))), now, OPEN_SHOP),
+    )
   }
 
   async receivePhoto({ device, entry, ago }: PhotoCall): Promise<QueueReply> {
@@ -52,7 +55,7 @@ class RealShop implements Reached {
     const { id, number, name, job: jobId, place, phase } = entry
     const told = photoQuery.parse({ device, id, number, ago, name, jobId, place, phase })
     const bytes = Buffer.from(await entry.picture!.arrayBuffer())
-    return this.reply(await receivePhoto(this.db, told, bytes, instantOf(new Date(this.now))))
+    return this.reply(await receivePhoto(this.db, told, bytes, instantOf(new Date(this.now)), OPEN_SHOP))
   }
 
   private reply(taken: Taken): QueueReply {

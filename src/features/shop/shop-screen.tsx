@@ -134,6 +134,12 @@ export function ShopScreen({
           <ButtonLink look="outline" href="/shop/prices">
             Prices and subcontractors
           </ButtonLink>
+          <ButtonLink look="outline" href="/shop/staff">
+            Who signs in
+          </ButtonLink>
+          <ButtonLink look="outline" href="/shop/journal">
+            Journal
+          </ButtonLink>
           <ButtonLink look="outline" href="/shop/what-if">
             What would it buy?
           </ButtonLink>

@@ -7,6 +7,7 @@ import { goesOnWith, openNow, progressAt } from '@/core/job'
 import { ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { later } from '@/ui/later'
+import { useSignedIn } from '@/ui/me'
 import { usePhotos } from '../photos/use-photos'
 import { fetchTheRest } from './fetch-the-rest'
 import type { Ended } from './just-done'
@@ -38,6 +39,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
   const first = goesOnWith(live, now)
   const planned = view.live.published.find(({ operation }) => operation === first?.id)?.people[0]
   const usual = first?.away ? undefined : planned
+  const signedIn = useSignedIn()
   const [me, setMe] = useMe(usual ?? view.people[0]!.id)
   // Where several steps are open, each tablet shows the one of whoever holds it.
   const open = openNow(live, now)
@@ -68,7 +70,9 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
         <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
           <Choice
             label="At the car"
-            options={atTheCar.map(({ id, name }) => ({ value: id, name }))}
+            options={atTheCar
+              .filter(({ id }) => !signedIn || id === me)
+              .map(({ id, name }) => ({ value: id, name }))}
             value={me}
             onChange={setMe}
           />

@@ -11,7 +11,7 @@ import { Link } from '@/ui/link'
 import type { DayCar } from './day'
 import { PlainHttpNote } from './plain-http-note'
 import { Tick } from './tick'
-import { useMe } from './use-me'
+import { useWhose } from './use-me'
 import { useOffline } from './use-offline'
 
 /** Of the choice, not of the shop: whoever holds the tablet looks at all of them. */
@@ -22,7 +22,7 @@ type Props = { cars: DayCar[]; people: { id: PersonId; name: string }[]; region:
 /** Today’s work for whoever holds the tablet, by car. */
 export function DayScreen({ cars, people, region, now }: Props) {
   useOffline({ ahead: cars.map(({ job }) => `/jobs/${job}/work`) })
-  const [me, setMe] = useMe(EVERYBODY)
+  const [me, setMe] = useWhose(EVERYBODY)
   const isMine = (step: DayCar['steps'][number]) => me === EVERYBODY || step.people.includes(me)
   const mine = cars
     .map((car) => ({ ...car, steps: car.steps.filter(isMine) }))

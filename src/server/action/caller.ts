@@ -1,21 +1,27 @@
-/** Who may do something. Until people sign in, whoever stands in the shop's network is its manager. */
-export const ROLES = ['manager', 'technician', 'owner'] as const
-export type Role = (typeof ROLES)[number]
+import type { AccountId, PersonId } from '@/core/ids'
+import type { Role } from '@/core/staff'
 
-/**
- * `desk`: what the manager decides. `floor`: what is done in the shop, by whoever works there. `owner`: what the owner of a car
- * may do from the page they were given.
- */
-export const AUDIENCES = { desk: ['manager'], floor: ['manager', 'technician'], owner: ['owner'] } as const
-export type Audience = keyof typeof AUDIENCES
-
-/** `address`: under which the shop was reached, such as `https://shop.example`; unknown to what comes from a tablet's queue. */
-export type Caller = { role: string; device?: string; address?: string }
-
-export const SHOP_FLOOR: Caller = { role: 'manager' }
-export const OWNER: Caller = { role: 'owner' }
-
-export function mayDo(caller: Caller, audience: Audience): boolean {
-  const roles: readonly string[] = AUDIENCES[audience]
-  return roles.includes(caller.role)
+/** Who asks for something, as far as the shop knows them. */
+export type Caller = {
+  role: Role
+  account?: AccountId
+  /** What they are called in the journal. */
+  name?: string
+  /** Who of the crew they are. */
+  person?: PersonId
+  session?: string
+  /** The device of the shop it comes from, where it is a paired one. */
+  paired?: string
+  /** The tablet whose queue it stood in. */
+  device?: string
+  /** Under which the shop was reached, such as `https://shop.example`; unknown to what comes from a tablet’s queue. */
+  address?: string
+  /** Where it comes from on the network. */
+  peer?: string
 }
+
+/** Whoever is at the machine, while nobody has been set up to sign in. */
+export const OPEN_SHOP: Caller = { role: 'owner' }
+/** The owner of a car, on the page they were given. */
+export const CUSTOMER: Caller = { role: 'customer' }
+export const STRANGER: Caller = { role: 'stranger' }

@@ -1,27 +1,19 @@
 import type { Knex } from 'knex'
 import { revalidatePath } from 'next/cache'
-import { headers } from 'next/headers'
 import type { z } from 'zod'
 import { type Action, type Answer, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
+import { type Duty, mayDo } from '@/core/staff'
 import type { Instant } from '@/core/time'
 import { now } from '../clock'
 import { database, writer } from '../db/connection'
 import { faultFacts, log } from '../log'
 import { wakePlanner } from '../planning/planner'
-import { type Audience, type Caller, mayDo, SHOP_FLOOR } from './caller'
+import { callerNow } from '../staff/caller-now'
 import { inWords } from './in-words'
 import { type ActionDefinition, perform } from './perform'
 
 /** Every way in from a page goes through one of these: who may, what is taken, and that it is done once. */
-
-async function callerNow(): Promise<Caller> {
-  const head = await headers()
-  const device = head.get('x-fern-device')
-  const host = head.get('x-forwarded-host') ?? head.get('host') ?? 'localhost'
-  const address = `${head.get('x-forwarded-proto') ?? 'http'}://${host}`
-  return { ...SHOP_FLOOR, address, ...(device && device.length <= 64 ? { device } : {}) }
-}
 
 /** How each action was defined: the tablets' queue does them by name. */
 const definitions = new WeakMap<object, unknown>()
@@ -35,13 +27,20 @@ export function definitionOf(action: object): ActionDefinition<z.ZodType, unknow
 export function defineAction<Schema extends z.ZodType, Value, Prepared = undefined>(
   definition: ActionDefinition<Schema, Value, Prepared>,
 ): Action<z.input<Schema>, Value> {
-  const action: Action<z.input<Schema>, Value> = async (call) => {
+  return defineActionWith(definition, async (value) => value)
+}
+
+/** The same, where what it gives is not told as it is: `tell` keeps a part of it with the browser and answers the rest. */
+export function defineActionWith<Schema extends z.ZodType, Value, Told, Prepared = undefined>(
+  definition: ActionDefinition<Schema, Value, Prepared>,
+  tell: (value: Value) => Promise<Told>,
+): Action<z.input<Schema>, Told> {
+  const action: Action<z.input<Schema>, Told> = async (call) => {
     const answer = await perform(await writer(), definition, call, { caller: await callerNow(), at: now() })
-    if (answer.ok) {
-      wakePlanner()
-      revalidatePath('/', 'layout')
-    }
-    return answer
+    if (!answer.ok) return answer
+    wakePlanner()
+    revalidatePath('/', 'layout')
+    return { ok: true, value: await tell(answer.value) }
   }
   definitions.set(action, definition)
   return action
@@ -49,7 +48,7 @@ export function defineAction<Schema extends z.ZodType, Value, Prepared = undefin
 
 export type ReadDefinition<Schema extends z.ZodType, Value> = {
   name: string
-  who: Audience
+  who: Duty
   input: Schema
   read: (asking: { db: Knex; at: Instant }, input: z.output<Schema>) => Promise<Answer<Value>>
 }
@@ -62,7 +61,7 @@ export function defineReadAction<Schema extends z.ZodType, Value>({
   read,
 }: ReadDefinition<Schema, Value>): (asked: z.input<Schema>) => Promise<Answer<Value>> {
   const tryToRead = async (db: Knex, asked: z.input<Schema>): Promise<Answer<Value>> => {
-    if (!mayDo(await callerNow(), who)) return refuse('not-for-you', ask('not-for-you-to-see'))
+    if (!mayDo((await callerNow()).role, who)) return refuse('not-for-you', ask('not-for-you-to-see'))
     try {
       const checked = input.safeParse(asked)
       if (!checked.success) {

@@ -2,8 +2,11 @@ import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
 import { type Answer, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
+import { toJobId, toVehicleId } from '@/core/ids'
 import type { Instant } from '@/core/time'
+import type { ActionJournalRow } from '../db/tables'
 import type { Caller } from './caller'
+import { subjectOf } from './subject'
 
 /** The journal of actions: what was done once under a key, and what it answered. */
 
@@ -40,17 +43,74 @@ export async function answeredBefore(
 
 const keyUsed = (): Refusal => refuse('key-used', ask('key-of-another'))
 
+/** What of an entry is under its seal, in this order. */
+const SEALED = [
+  'key',
+  'action',
+  'role',
+  'account_id',
+  'who',
+  'device',
+  'at',
+  'input_hash',
+  'input',
+  'answer',
+] as const
+export type Sealed = Pick<ActionJournalRow, (typeof SEALED)[number]>
+
+/** The seal of an entry: a hash of what it says and of the seal before it, so that none can be changed or left out unseen. */
+export const chained = (before: string | null, row: Sealed): string =>
+  hashOf([before, ...SEALED.map((column) => row[column])])
+
 export async function writeEntry(trx: Knex, entry: Entry): Promise<void> {
   const input = JSON.stringify(entry.input) ?? 'null'
-  await trx('action_journal').insert({
+  const before = await trx('action_journal').orderBy('position', 'desc').first('chain')
+  const { job_id, vehicle_id } = subjectOf(entry.input, entry.answer.ok ? entry.answer.value : undefined)
+  const row = {
     key: entry.key,
     action: entry.action,
     role: entry.caller.role,
-    device: entry.caller.device ?? null,
+    account_id: entry.caller.account ?? null,
+    who: entry.caller.name ?? null,
+    device: entry.caller.device ?? entry.caller.paired ?? null,
+    job_id: job_id ? toJobId(job_id) : null,
+    vehicle_id: vehicle_id ? toVehicleId(vehicle_id) : null,
     at: entry.at,
     input_hash: hashOf(entry.input),
     input: entry.secret || input.length > KEPT_INPUT ? null : input,
     answer: JSON.stringify(entry.secret ? { ok: true, value: null } : entry.answer),
-    secret: entry.secret ? 1 : 0,
-  })
+    secret: entry.secret ? (1 as const) : (0 as const),
+  }
+  await trx('action_journal').insert({ ...row, chain: chained(before?.chain ?? null, row) })
 }
+
+export type Broken = { position: number; why: 'changed' | 'missing' }
+
+/**
+ * Looks whether every entry is as it was written and none is missing between two. What was cut off at the end leaves no trace in what is left:
+ * the last seal of a backup tells that. Entries from before there were seals are passed over.
+ */
+export async function verifyJournal(
+  db: Knex,
+): Promise<{ entries: number; last: string | null; broken?: Broken }> {
+  let before: { position: number; chain: string | null } | undefined
+  let entries = 0
+  for (;;) {
+    const rows = await db('action_journal')
+      .where('position', '>', before?.position ?? 0)
+      .orderBy('position')
+      .limit(VERIFIED_AT_ONCE)
+    if (rows.length === 0) return { entries, last: before?.chain ?? null }
+    for (const row of rows) {
+      const isSealed = row.chain !== null || (before?.chain ?? null) !== null
+      if (before && isSealed && row.position !== before.position + 1)
+        return { entries, last: before.chain, broken: { position: before.position + 1, why: 'missing' } }
+      if (isSealed && row.chain !== chained(before?.chain ?? null, row))
+        return { entries, last: before?.chain ?? null, broken: { position: row.position, why: 'changed' } }
+      before = { position: row.position, chain: row.chain }
+      entries++
+    }
+  }
+}
+
+const VERIFIED_AT_ONCE = 1000

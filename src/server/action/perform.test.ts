@@ -9,10 +9,11 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { toProductId } from '@/core/ids'
+import type { Role } from '@/core/staff'
 import { instantOrThrow } from '@/core/time'
 import { openDatabase } from '../db/connection'
 import { openRequests } from '../planning/plan-requests'
-import { OWNER, SHOP_FLOOR } from './caller'
+import { CUSTOMER, OPEN_SHOP } from './caller'
 import { type ActionDefinition, defineWrite, perform } from './perform'
 
 const AT = instantOrThrow('2027-01-13T10:20:00Z')
@@ -48,7 +49,7 @@ const call = (input: unknown, key: string = randomUUID()) => ({ key, input })
 const doIt = <S extends z.ZodType, V>(
   definition: ActionDefinition<S, V>,
   sent: unknown,
-  caller = SHOP_FLOOR,
+  caller = OPEN_SHOP,
 ) => perform(db, definition, sent, { caller, at: AT })
 const points = async () => (await db('reorder_points')).length
 
@@ -72,7 +73,7 @@ test('an action that has read is not refused because another connection wrote me
       return done()
     },
   })
-  const answer = await perform(one, slow, call({ ml: 5 }), { caller: SHOP_FLOOR, at: AT })
+  const answer = await perform(one, slow, call({ ml: 5 }), { caller: OPEN_SHOP, at: AT })
   expect(answer).toEqual({ ok: true, value: null })
   expect(await other('reorder_points').select('ml')).toEqual([{ ml: 5 }])
   await Promise.all([one.destroy(), other.destroy()])
@@ -108,8 +109,10 @@ describe('an action', () => {
     expect(await points()).toBe(0)
   })
   test('is not for whoever may not do it, and nothing is read for them', async () => {
-    expect(await doIt(count, call({ product: 'ebb', ml: 1 }), OWNER)).toMatchObject({ code: 'not-for-you' })
-    expect(await doIt(count, call({ product: 'ebb', ml: 1 }), { role: 'king' })).toMatchObject({
+    expect(await doIt(count, call({ product: 'ebb', ml: 1 }), CUSTOMER)).toMatchObject({
+      code: 'not-for-you',
+    })
+    expect(await doIt(count, call({ product: 'ebb', ml: 1 }), { role: 'king' as Role })).toMatchObject({
       code: 'not-for-you',
     })
   })

@@ -2,10 +2,11 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import { type Answer, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
+import { type Duty, mayDo } from '@/core/staff'
 import type { Instant } from '@/core/time'
 import { faultFacts, log } from '../log'
 import { askToPlan } from '../planning/plan-requests'
-import { type Audience, type Caller, mayDo } from './caller'
+import type { Caller } from './caller'
 import { inWords } from './in-words'
 import { answeredBefore, writeEntry } from './journal'
 
@@ -14,6 +15,8 @@ export type Doing = {
   trx: Knex
   at: Instant
   caller: Caller
+  /** Who it turned out to be, where whoever asked has just said so: the journal names them. */
+  isBy: (who: Pick<Caller, 'account' | 'name'>) => void
   /** The key it was sent under: what it makes may bear it as its own id. */
   key: string
   /** Asks for a new plan in the same transaction; the planner takes it up after the commit. All may move without `jobs`. */
@@ -23,14 +26,16 @@ export type Doing = {
 export type ActionDefinition<Schema extends z.ZodType, Value, Prepared = undefined> = {
   /** Subject and deed, as in `handover.record-payment`. It stands in the journal: never reuse one. */
   name: string
-  who: Audience
+  who: Duty
   input: Schema
   /** What it gives may be seen only once. */
   secret?: boolean
+  /** What is sent holds a passphrase or a PIN: neither it nor a hash of it is written anywhere. */
+  hushed?: boolean
   /** Longer inputs are refused unread, characters of JSON. */
   mostInput?: number
   /** What takes long and writes nothing is worked out before the transaction; `write` checks that it still holds. */
-  prepare?: (asking: { db: Knex; at: Instant }, input: z.output<Schema>) => Promise<Prepared>
+  prepare?: (asking: { db: Knex; at: Instant; caller: Caller }, input: z.output<Schema>) => Promise<Prepared>
   write: (doing: Doing, input: z.output<Schema>, prepared: Prepared) => Promise<Answer<Value>>
 }
 
@@ -83,6 +88,7 @@ export async function perform<Schema extends z.ZodType, Value, Prepared = undefi
   log.info({
     action: definition.name,
     role: caller.role,
+    ...(caller.account ? { account: caller.account } : {}),
     ...(answer.ok ? {} : { refused: answer.code }),
     ms: Math.round(performance.now() - began),
   })
@@ -96,7 +102,7 @@ async function tryToDo<Schema extends z.ZodType, Value, Prepared>(
   caller: Caller,
   at: Instant,
 ): Promise<Answer<Value>> {
-  if (!mayDo(caller, definition.who)) return refuse('not-for-you', ask('not-for-you-to-do'))
+  if (!mayDo(caller.role, definition.who)) return refuse('not-for-you', ask('not-for-you-to-do'))
   try {
     const read = readCall(definition, call)
     if (!read.ok) return read
@@ -109,23 +115,28 @@ async function tryToDo<Schema extends z.ZodType, Value, Prepared>(
 
 async function doOnce<Schema extends z.ZodType, Value, Prepared>(
   db: Knex,
-  { name: action, prepare, write, secret = false }: ActionDefinition<Schema, Value, Prepared>,
+  { name: action, prepare, write, secret = false, hushed = false }: ActionDefinition<Schema, Value, Prepared>,
   { key, input, raw }: { key: string; input: z.output<Schema>; raw: unknown },
   caller: Caller,
   at: Instant,
 ): Promise<Answer<Value>> {
+  const kept = hushed ? null : raw
   try {
-    const earlier = prepare && (await answeredBefore(db, { key, action, input: raw }))
+    const earlier = prepare && (await answeredBefore(db, { key, action, input: kept }))
     if (earlier) return earlier as Answer<Value>
-    const prepared = (await prepare?.({ db, at }, input)) as Prepared
+    const prepared = (await prepare?.({ db, at, caller }, input)) as Prepared
     return await db.transaction(async (trx) => {
-      const before = await answeredBefore(trx, { key, action, input: raw })
+      let by = caller
+      const before = await answeredBefore(trx, { key, action, input: kept })
       if (before) return before as Answer<Value>
       const answer = await write(
         {
           trx,
           at,
           caller,
+          isBy: (who) => {
+            by = { ...caller, ...who }
+          },
           key,
           replan: (cause, jobs) => askToPlan(trx, { cause, at, ...(jobs ? { jobs } : {}) }),
         },
@@ -133,7 +144,7 @@ async function doOnce<Schema extends z.ZodType, Value, Prepared>(
         prepared,
       )
       if (!answer.ok) throw new Undone(answer)
-      await writeEntry(trx, { key, action, caller, at, input: raw, answer, secret })
+      await writeEntry(trx, { key, action, caller: by, at, input: kept, answer, secret })
       return answer
     })
   } catch (error) {

@@ -14,7 +14,7 @@ import { DUE_FILTERS } from '@/core/job'
 import type { Shop } from '@/core/shop'
 import { dayIn, type Instant, instantOrThrow, localDayOrThrow, plusDays, plusMinutes } from '@/core/time'
 import { panelsOf, sizeOf, type Vehicle } from '@/core/vehicle'
-import { OWNER } from '../action/caller'
+import { CUSTOMER } from '../action/caller'
 import { perform } from '../action/perform'
 import { openDatabase } from '../db/connection'
 import { demoShop } from '../db/demo-shop.fixture'
@@ -398,7 +398,7 @@ describe('the owner’s page', () => {
   test('a wish needs a link that is open, a day that is to come, and is taken once', async () => {
     const wish = async (token: string, fromDay: string) => {
       const call = { key: randomUUID(), input: { token, fromDay, words: ' Soon, please ' } }
-      return (await perform(db, askForVisit, call, { caller: OWNER, at: NOW })).ok
+      return (await perform(db, askForVisit, call, { caller: CUSTOMER, at: NOW })).ok
     }
     const fresh = (await makeOwnerLink(db, other.id, NOW, plusMinutes(NOW, 1440)))!
     expect(await wish('x'.repeat(24), '2027-02-01')).toBe(false)

@@ -3,7 +3,7 @@ import { expect, test } from 'vitest'
 import { toJobId } from '@/core/ids'
 import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
 import { panelsOf, sizeOf } from '@/core/vehicle'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -96,7 +96,7 @@ test('at a visit that was booked, what is read and seen there is kept: the booki
     shop.db,
     EVERY_ACTION.get('survey.keep')!,
     { key: randomUUID(), input: { jobId: booked.jobId, version, record: read } },
-    { caller: SHOP_FLOOR, at: now },
+    { caller: OPEN_SHOP, at: now },
   )
   expect(kept).toMatchObject({ ok: true, value: { kind: 'saved' } })
   const past = await loadPaintPast(shop.db, loaded, vehicle.id)

@@ -16,7 +16,7 @@ const WORDS_MOST = 300
 /** An owner asks for a visit from their page. Whoever has no valid link is told nothing. */
 export const askForVisit = defineWrite({
   name: 'owner.ask-for-visit',
-  who: 'owner',
+  who: 'customer',
   input: z.strictObject({
     token: z.string().max(200),
     fromDay: day(ask('a-day')),

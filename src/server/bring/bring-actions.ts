@@ -14,7 +14,7 @@ const GONE = ask('list-missing')
 /** What a list that was set down would bring. */
 export const checkList = defineReadAction({
   name: 'bring.check',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ id: listId }),
   read: async (_, { id }) => {
     const found = await compute('bring', id)
@@ -25,7 +25,7 @@ export const checkList = defineReadAction({
 /** Takes over a list that was set down, all of it or nothing. */
 export const takeList = defineAction({
   name: 'bring.take',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ id: listId, rows: z.int().min(1) }),
   write: async ({ trx, at }, { id, rows }) => {
     const list = await trx('imports').where({ id }).first()
@@ -40,7 +40,7 @@ export const takeList = defineAction({
 /** Forgets a list that was set down and is not wanted. */
 export const dropBroughtList = defineAction({
   name: 'bring.drop',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ id: listId }),
   write: async ({ trx }, { id }) => {
     await dropList(trx, id)
@@ -51,7 +51,7 @@ export const dropBroughtList = defineAction({
 /** Takes back all that a list brought and nobody has used since. */
 export const undoList = defineAction({
   name: 'bring.undo',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ id: listId }),
   write: async ({ trx, at }, { id }) => {
     const list = await trx('imports').where({ id }).whereNotNull('taken_at').first()

@@ -19,6 +19,11 @@ const ITS_OWN = new Set([
   'devices',
   'private_links',
   'owner_links',
+  'accounts',
+  'paired_devices',
+  'sessions',
+  'sign_in_tries',
+  'staff_rules',
 ])
 
 type Row = Record<string, Cell | null>

@@ -33,6 +33,20 @@ type Written<Row, Left extends keyof Row> = Omit<Row, Left> & Partial<Pick<Row, 
 /** What a change sets: values, or what the database works out from those that stand. */
 type Changed<Row> = { [Column in keyof Row]?: Row[Column] | Knex.Raw }
 
+export type AccountsRow = {
+  id: string
+  name: string
+  plain_name: string
+  role: 'owner' | 'manager' | 'counter' | 'technician' | 'trainee'
+  person_id: string | null
+  passphrase: string | null
+  pin: string | null
+  made_at: string
+  closed_at: string | null
+}
+
+type AccountsIn = In<AccountsRow, 'made_at' | 'closed_at', never>
+
 export type ActionJournalRow = {
   position: number
   key: string
@@ -44,6 +58,11 @@ export type ActionJournalRow = {
   input: string | null
   answer: string
   secret: 0 | 1
+  account_id: string | null
+  who: string | null
+  job_id: JobId | null
+  vehicle_id: VehicleId | null
+  chain: string | null
 }
 
 type ActionJournalIn = In<ActionJournalRow, 'at', never>
@@ -449,6 +468,18 @@ export type PaceChangesRow = {
 
 type PaceChangesIn = In<PaceChangesRow, 'accepted_at', never>
 
+export type PairedDevicesRow = {
+  id: string
+  name: string
+  token_hash: string
+  paired_at: string
+  paired_by: string
+  seen_at: string
+  unpaired_at: string | null
+}
+
+type PairedDevicesIn = In<PairedDevicesRow, 'paired_at' | 'seen_at' | 'unpaired_at', never>
+
 export type PanelConsentsRow = {
   job_id: JobId
   panel: string
@@ -676,6 +707,19 @@ export type ReorderPointsRow = {
   ml: number
 }
 
+export type SessionsRow = {
+  id: string
+  token_hash: string
+  account_id: string
+  device_id: string | null
+  browser: string
+  began_at: string
+  used_at: string
+  ended_at: string | null
+}
+
+type SessionsIn = In<SessionsRow, 'began_at' | 'used_at' | 'ended_at', never>
+
 export type ShopRow = {
   id: number
   setup: string
@@ -695,6 +739,16 @@ export type ShopTrialsRow = {
 
 type ShopTrialsIn = In<ShopTrialsRow, 'tried_at', never>
 
+export type SignInTriesRow = {
+  id: number
+  plain_name: string
+  whence: string
+  at: string
+  right: 0 | 1
+}
+
+type SignInTriesIn = In<SignInTriesRow, 'at', never>
+
 export type SkippedMessagesRow = {
   key: string
   at: string
@@ -711,6 +765,12 @@ export type SpellsRow = {
 }
 
 type SpellsIn = In<SpellsRow, 'from_at' | 'until_at', never>
+
+export type StaffRulesRow = {
+  one: number
+  idle_minutes: number
+  contacts_for_all: 0 | 1
+}
 
 export type StockOrdersRow = {
   id: number
@@ -829,9 +889,17 @@ export type WashesRow = {
 
 declare module 'knex/types/tables' {
   interface Tables {
+    accounts: Knex.CompositeTableType<
+      AccountsRow,
+      Written<AccountsIn, 'person_id' | 'passphrase' | 'pin' | 'closed_at'>,
+      Changed<AccountsIn>
+    >
     action_journal: Knex.CompositeTableType<
       ActionJournalRow,
-      Written<ActionJournalIn, 'position' | 'device' | 'input' | 'secret'>,
+      Written<
+        ActionJournalIn,
+        'position' | 'device' | 'input' | 'secret' | 'account_id' | 'who' | 'job_id' | 'vehicle_id' | 'chain'
+      >,
       Changed<ActionJournalIn>
     >
     acts: Knex.CompositeTableType<ActsRow, Written<ActsIn, 'position' | 'conflict'>, Changed<ActsIn>>
@@ -961,6 +1029,11 @@ declare module 'knex/types/tables' {
       Written<PaceChangesIn, 'id'>,
       Changed<PaceChangesIn>
     >
+    paired_devices: Knex.CompositeTableType<
+      PairedDevicesRow,
+      Written<PairedDevicesIn, 'unpaired_at'>,
+      Changed<PairedDevicesIn>
+    >
     panel_consents: Knex.CompositeTableType<PanelConsentsRow, PanelConsentsIn, Changed<PanelConsentsIn>>
     past_jobs: Knex.CompositeTableType<
       PastJobsRow,
@@ -1037,14 +1110,25 @@ declare module 'knex/types/tables' {
     >
     removals: Knex.CompositeTableType<RemovalsRow, Written<RemovalsIn, 'id' | 'job_id'>, Changed<RemovalsIn>>
     reorder_points: Knex.CompositeTableType<ReorderPointsRow, ReorderPointsRow, Changed<ReorderPointsRow>>
+    sessions: Knex.CompositeTableType<
+      SessionsRow,
+      Written<SessionsIn, 'device_id' | 'ended_at'>,
+      Changed<SessionsIn>
+    >
     shop: Knex.CompositeTableType<ShopRow, Written<ShopRow, 'id' | 'version'>, Changed<ShopRow>>
     shop_trials: Knex.CompositeTableType<ShopTrialsRow, ShopTrialsIn, Changed<ShopTrialsIn>>
+    sign_in_tries: Knex.CompositeTableType<
+      SignInTriesRow,
+      Written<SignInTriesIn, 'id'>,
+      Changed<SignInTriesIn>
+    >
     skipped_messages: Knex.CompositeTableType<
       SkippedMessagesRow,
       SkippedMessagesIn,
       Changed<SkippedMessagesIn>
     >
     spells: Knex.CompositeTableType<SpellsRow, SpellsIn, Changed<SpellsIn>>
+    staff_rules: Knex.CompositeTableType<StaffRulesRow, Written<StaffRulesRow, 'one'>, Changed<StaffRulesRow>>
     stock_orders: Knex.CompositeTableType<
       StockOrdersRow,
       Written<StockOrdersIn, 'id' | 'due' | 'ended_at' | 'came'>,

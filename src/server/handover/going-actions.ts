@@ -30,7 +30,7 @@ import { listPayments, listVerdicts, writeLetGo } from './handover-store'
 /** Hands a car over: its customer has it, and what was taken stands in the ledger. */
 export const handJobOver = defineAction({
   name: 'handover.hand-over',
-  who: 'floor',
+  who: 'desk',
   input: z.strictObject({
     jobId: aJob,
     /** Whoever hands it over knows that money is open. */
@@ -75,7 +75,7 @@ function keptFor(water: Exclude<ReturnType<typeof keepsItIn>, undefined>, goes: 
 /** Keeps a finished car in until its coat may get wet: it waits in its bay, and is ready then. */
 export const keepIn = defineAction({
   name: 'handover.keep-in',
-  who: 'floor',
+  who: 'team',
   input: z.strictObject({ jobId: aJob }),
   write: async ({ trx, at, replan }, { jobId }) => {
     const floor = await loadFloor(trx, at)
@@ -97,7 +97,7 @@ export const keepIn = defineAction({
 /** A car that was kept in goes sooner after all: how it goes is asked anew. */
 export const endKeepingIn = defineAction({
   name: 'handover.end-keeping-in',
-  who: 'floor',
+  who: 'team',
   input: z.strictObject({ jobId: aJob }),
   write: async ({ trx, at, replan }, { jobId }) => {
     const floor = await loadFloor(trx, at)
@@ -113,7 +113,7 @@ export const endKeepingIn = defineAction({
 /** Takes a handover back that was a mistake: the car is in the shop again, and nothing of it stands in the ledger. */
 export const takeHandoverBack = defineAction({
   name: 'handover.take-back',
-  who: 'floor',
+  who: 'desk',
   input: z.strictObject({ jobId: aJob }),
   write: async ({ trx, at }, { jobId }) => {
     const job = await findJob(trx, jobId)

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { expect, test } from 'vitest'
 import { keptInOf } from '@/core/offer'
 import { type Instant, instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -15,7 +15,7 @@ import { findLetGo } from './handover-store'
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)
 const say = (name: string, input: object, at: Instant = NOW) =>
-  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at })
+  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: OPEN_SHOP, at })
 
 async function freshCar(at: Instant = NOW) {
   const floor = await loadFloor(shop.db, at)

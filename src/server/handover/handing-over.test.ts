@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
 import { blindToIt, inspectionItems, reworkFor, reworksIn, stepsToSendTo } from '@/core/handover'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -14,7 +14,7 @@ import { listVerdicts } from './handover-store'
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)
 const say = (name: string, input: object, at: Instant = NOW) =>
-  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at })
+  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: OPEN_SHOP, at })
 
 async function readyCar() {
   const floor = await loadFloor(shop.db, NOW)
@@ -80,7 +80,7 @@ describe('a fault of the final inspection', () => {
 describe('a car that goes home', () => {
   const other = demoShop(NOW)
   const tell = (name: string, input: object, at: Instant = NOW) =>
-    perform(other.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at })
+    perform(other.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: OPEN_SHOP, at })
   test('asks once where money is open; and for ten minutes it can be taken back, with all that was written down', async () => {
     const floor = await loadFloor(other.db, NOW)
     const { job } = floor.jobs.find(({ stage }) => stage.kind === 'ready')!

@@ -23,7 +23,7 @@ import { addPayment, listVerdicts, takePaymentBack, writeVerdicts } from './hand
 /** Keeps what a second pair of eyes saw; a fault that is sent back becomes a step of its own on the calendar. */
 export const judgeItem = defineAction({
   name: 'handover.judge-item',
-  who: 'floor',
+  who: 'team',
   input: z
     .strictObject({
       jobId: aJob,
@@ -84,7 +84,7 @@ export const judgeItem = defineAction({
 
 export const recordPayment = defineAction({
   name: 'handover.record-payment',
-  who: 'floor',
+  who: 'desk',
   input: z.strictObject({
     jobId: aJob,
     euros: z
@@ -109,7 +109,7 @@ export const recordPayment = defineAction({
 
 export const crossPaymentOut = defineAction({
   name: 'handover.cross-payment-out',
-  who: 'floor',
+  who: 'desk',
   input: z.strictObject({ id }),
   write: async ({ trx, at }, payment) => {
     await takePaymentBack(trx, payment.id, at)
@@ -123,7 +123,7 @@ const LINK_DAYS = 90
 /** Makes a private link to the sheet of one job; the address is shown once. */
 export const makePrivateLink = defineAction({
   name: 'handover.make-link',
-  who: 'floor',
+  who: 'desk',
   secret: true,
   input: z.strictObject({ jobId: aJob }),
   write: async ({ trx, at }, { jobId }) => {
@@ -135,7 +135,7 @@ export const makePrivateLink = defineAction({
 
 export const revokePrivateLink = defineAction({
   name: 'handover.revoke-link',
-  who: 'floor',
+  who: 'desk',
   input: z.strictObject({ hash: z.string().max(128) }),
   write: async ({ trx, at }, { hash }) => {
     await revokeJobLink(trx, hash, at)

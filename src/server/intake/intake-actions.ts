@@ -17,7 +17,7 @@ const ARRIVAL_CLOCK = '08:00'
 /** Takes a vehicle in; the page goes on to walking round it. */
 export const takeVehicleIn = defineAction({
   name: 'intake.take-in',
-  who: 'floor',
+  who: 'desk',
   input: intakeSchema.strict(),
   write: async ({ trx, at }, intake) => {
     const shop = await loadShop(trx)

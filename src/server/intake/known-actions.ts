@@ -18,7 +18,7 @@ const typed = z.string().max(100, ask('shorter-search'))
  */
 export const searchKnown = defineReadAction({
   name: 'intake.search-known',
-  who: 'floor',
+  who: 'desk',
   input: z.strictObject({ query: typed }),
   read: async ({ db }, { query }) =>
     plain(query).length < 2
@@ -32,7 +32,7 @@ export const searchKnown = defineReadAction({
 /** A page of the vehicles that hold what was typed. */
 export const findVehicles = defineReadAction({
   name: 'vehicles.find',
-  who: 'floor',
+  who: 'team',
   input: z.strictObject({ query: typed, page: z.int().min(0).max(100_000) }),
   read: async ({ db }, { query, page }) => done(await listKnown(db, query, page)),
 })
@@ -40,7 +40,7 @@ export const findVehicles = defineReadAction({
 /** What the shop remembers of a vehicle, to show while it is taken in again. */
 export const pastOf = defineReadAction({
   name: 'intake.past-of',
-  who: 'floor',
+  who: 'desk',
   input: z.strictObject({ vehicleId: aVehicle }),
   read: async ({ db }, { vehicleId }) => done(await loadPast(db, vehicleId)),
 })

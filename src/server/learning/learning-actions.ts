@@ -23,7 +23,7 @@ const lessonsOf = ({ pace, depths }: Learned, of: LearnedOf) =>
 /** Takes over what was learned of one table, as it was shown; plans use it from now on. */
 export const acceptLearned = defineAction({
   name: 'learning.accept',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     of: z.enum(LEARNED_OF),
     months: z.literal(PERIODS),
@@ -53,7 +53,7 @@ export const acceptLearned = defineAction({
 /** Plans with how much each kind of work was seen to vary over so many months; what no job was seen of keeps what it had. */
 export const takeSpreads = defineAction({
   name: 'learning.take-spreads',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ months: z.literal(PERIODS) }),
   write: async ({ trx, at }, { months }) => {
     const shop = await loadShop(trx)
@@ -74,7 +74,7 @@ export const takeSpreads = defineAction({
 /** Goes back to the table for one kind of work or of marks. */
 export const dropLearned = defineAction({
   name: 'learning.drop',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ of: z.enum(LEARNED_OF), key: id }),
   write: async ({ trx, at }, { of, key }) => {
     const { setup } = await loadShop(trx)
@@ -89,7 +89,7 @@ export const dropLearned = defineAction({
 /** Keeps what an hour and a product cost the shop itself. */
 export const keepCosts = defineAction({
   name: 'learning.keep-costs',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ version, costs: costsSchema }),
   write: async ({ trx }, { version: readAt, costs }) =>
     (await saveCosts(trx, readAt, costs)) ? done({ version: readAt + 1 }) : STALE,

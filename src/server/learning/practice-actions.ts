@@ -12,7 +12,7 @@ import { gradeSchema, gradesOf, keepGrade } from './practice-store'
 /** Holds a grade against the model and the colleagues, and keeps it. What is on the panel is told only now. */
 export const gradePanel = defineAction({
   name: 'practice.grade-panel',
-  who: 'floor',
+  who: 'team',
   input: z.strictObject({
     seed: z.int().min(1).max(PRACTICE_PANELS),
     person: z.string().min(1, ask('who-looks')).max(80).transform(toPersonId),

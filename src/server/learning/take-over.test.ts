@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { expect, test } from 'vitest'
 import type { Lesson } from '@/core/learning'
 import { instantOrThrow } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadShop } from '../shop/shop-store'
@@ -14,7 +14,7 @@ const AT = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(AT, 'years')
 
 const act = (name: string, input: object) =>
-  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at: AT })
+  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: OPEN_SHOP, at: AT })
 const swirls = async () => {
   const { depths } = await loadLearned(shop.db, await loadShop(shop.db), AT, 24)
   return depths.find(({ key }) => key === 'swirls:3')!

@@ -184,7 +184,7 @@ const occasionAndLanguage = { occasion: z.enum(OCCASIONS), language: z.enum(LANG
 /** Keeps the shop's own words for an occasion. */
 export const saveWords = defineAction({
   name: 'messages.save-words',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     ...occasionAndLanguage,
     subject: z
@@ -209,7 +209,7 @@ export const saveWords = defineAction({
 /** Goes back to the words that ship with the shop. */
 export const dropWords = defineAction({
   name: 'messages.drop-words',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject(occasionAndLanguage),
   write: async ({ trx }, { occasion, language }) => {
     await saveTemplate(trx, occasion, language, undefined)
@@ -220,7 +220,7 @@ export const dropWords = defineAction({
 /** Keeps when nobody is written to, and when frost and pollen come. What is queued already keeps its day. */
 export const saveTimes = defineAction({
   name: 'messages.save-times',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ version, quiet: quietSchema, climate: climateSetupSchema }),
   write: async ({ trx }, { version: readAt, ...times }) =>
     (await saveQuietAndClimate(trx, readAt, times))

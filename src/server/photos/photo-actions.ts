@@ -13,7 +13,7 @@ const NO_PHOTO = ask('photo-gone')
 /** Keeps what was drawn on a photograph. */
 export const keepMarks = defineAction({
   name: 'photos.keep-marks',
-  who: 'floor',
+  who: 'team',
   input: z.strictObject({ id, version, marks: marksSchema }),
   write: async ({ trx }, { id: photo, version: readAt, marks }) =>
     (await writeMarks(trx, photo, readAt, marks)) ? done() : refuse('stale', ask('photo-drawn-on')),
@@ -22,7 +22,7 @@ export const keepMarks = defineAction({
 /** Says which mark a photograph shows; without one, all of its place. */
 export const keepShown = defineAction({
   name: 'photos.keep-shown',
-  who: 'floor',
+  who: 'team',
   input: z.strictObject({ id, shows: shownSchema.optional() }),
   write: async ({ trx }, { id: photo, shows }) =>
     (await writeShown(trx, photo, shows ?? null)) ? done() : refuse('gone', NO_PHOTO),
@@ -30,7 +30,7 @@ export const keepShown = defineAction({
 
 export const removePhoto = defineAction({
   name: 'photos.remove',
-  who: 'floor',
+  who: 'team',
   input: z.strictObject({ id }),
   write: async ({ trx, at }, photo) =>
     (await setRemoved(trx, photo.id, at)) ? done() : refuse('gone', NO_PHOTO),
@@ -38,7 +38,7 @@ export const removePhoto = defineAction({
 
 export const restorePhoto = defineAction({
   name: 'photos.restore',
-  who: 'floor',
+  who: 'team',
   input: z.strictObject({ id }),
   write: async ({ trx }, photo) =>
     (await setRemoved(trx, photo.id, null)) ? done() : refuse('gone', NO_PHOTO),

@@ -23,7 +23,7 @@ export const photoInput = z.strictObject({
 /** Enters a photograph whose picture is stored already, at the time it was taken. */
 export const takePhoto = defineWrite({
   name: 'photos.take',
-  who: 'floor',
+  who: 'team',
   input: photoInput.extend({ hash: z.string().max(128), width: z.int(), height: z.int() }),
   write: async ({ trx, at, key }, { jobId, samePlaceAs, shows, ...photo }) => {
     const job = await findJob(trx, jobId)

@@ -5,7 +5,7 @@ import { toPersonId } from '@/core/ids'
 import { hasBegun } from '@/core/job'
 import { type CarEvent, type FloorJob, openJobs, type Proposal, watchPromises } from '@/core/planning'
 import { clockIn, dayIn, type Instant, instantOrThrow, plusMinutes } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { connect } from '../db/connection'
 import { demoShop } from '../db/demo-shop.fixture'
@@ -28,7 +28,7 @@ const days = (count: number) => plusMinutes(NOW, 1440 * count)
 const typed = (at: Instant) => ({ day: dayIn(ZONE, at), time: clockIn(ZONE, at) })
 const floorNow = () => loadFloor(shop.db, NOW)
 const say = (name: string, input: object) =>
-  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at: NOW })
+  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: OPEN_SHOP, at: NOW })
 
 const booked = async () =>
   (await floorNow()).jobs.find((entry) => entry.agreement && entry.live && !hasBegun(entry.live))!

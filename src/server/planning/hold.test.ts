@@ -6,7 +6,7 @@ import { type Hold, openJobs, planEverything } from '@/core/planning'
 import { answerCaller } from '@/core/planning/caller'
 import { checkSchedule } from '@/core/schedule'
 import { atLocal, dayIn, type Instant, instantOrThrow, localDayOrThrow, plusDays } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -23,7 +23,7 @@ const MONDAY = localDayOrThrow('2027-01-18')
 const shop = demoShop(NOW)
 const floorAt = (at: Instant) => loadFloor(shop.db, at)
 const say = (name: string, input: object, at = NOW) =>
-  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at })
+  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: OPEN_SHOP, at })
 
 const told = { shape: 'hatchback', state: 'usual', packageKey: 'headland' } as const
 const answerAt = async (at: Instant) =>

@@ -3,7 +3,7 @@ import { expect, test } from 'vitest'
 import { toOperationId, toPersonId } from '@/core/ids'
 import { openNow } from '@/core/job'
 import { instantOrThrow, plusMinutes } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -22,7 +22,7 @@ const say = (input: object) =>
     shop.db,
     EVERY_ACTION.get('planning.foresee-for-car')!,
     { key: randomUUID(), input: { kind: 'back', ...input } },
-    { caller: SHOP_FLOOR, at: NOW },
+    { caller: OPEN_SHOP, at: NOW },
   )
 
 /** Wheels of a car in hand are with the refinisher until tomorrow, and its last step waits for them. */

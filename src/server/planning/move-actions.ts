@@ -16,7 +16,7 @@ import { plannedFromSchema } from './planned-from'
 /** What a page needs to try moves by itself. */
 export const whatToMove = defineReadAction({
   name: 'planning.what-to-move',
-  who: 'desk',
+  who: 'manage',
   input: nothing,
   read: async ({ db, at }) => done(await calendarToMove(db, at)),
 })
@@ -43,7 +43,7 @@ const MOST_MOVED = 400
 /** Publishes a move that was tried on the page. */
 export const moveThere = defineAction({
   name: 'planning.move',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     from: plannedFromSchema,
     operations: z.array(placedOperationSchema).min(1).max(MOST_MOVED),
@@ -56,14 +56,14 @@ export const moveThere = defineAction({
 
 export const undo = defineAction({
   name: 'planning.undo-move',
-  who: 'desk',
+  who: 'manage',
   input: nothing,
   write: async ({ trx, at }) => answer(await undoMove(trx, at), MOVE_SAID.undone),
 })
 
 export const redo = defineAction({
   name: 'planning.redo-move',
-  who: 'desk',
+  who: 'manage',
   input: nothing,
   write: async ({ trx, at }) => answer(await redoMove(trx, at), MOVE_SAID.redone),
 })
@@ -71,7 +71,7 @@ export const redo = defineAction({
 /** Lets steps stay where they are planned whatever else is planned, or lets them go again. */
 export const setPinned = defineAction({
   name: 'planning.pin',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     job: aJob,
     operations: z.array(anOperation).min(1).max(MOST_MOVED),

@@ -61,7 +61,7 @@ function isThere(setup: Setup, { kind, id: of }: Extract<Outage['what'], { id: s
 /** Works out what it would change that somebody is away, a bay or a piece of equipment is out of use or the air is too damp to coat. It holds only when that plan is taken. */
 export const foresee = defineAction({
   name: 'planning.foresee-outage',
-  who: 'desk',
+  who: 'manage',
   input: outageInput,
   prepare: async ({ db, at }, { what, ...times }): Promise<Foretold> => {
     const { setup } = await loadShop(db)
@@ -77,7 +77,7 @@ export const foresee = defineAction({
 /** Works out what it would change that it freezes: washes outside become washes without a hose inside. */
 export const foreseeFrost = defineAction({
   name: 'planning.foresee-frost',
-  who: 'desk',
+  who: 'manage',
   input: timesInput,
   prepare: async ({ db, at }, times): Promise<Foretold> => {
     const floor = await loadFloor(db, at)
@@ -93,7 +93,7 @@ export const foreseeFrost = defineAction({
 /** Works out what it would change that a step takes longer than was planned, or less long. */
 export const foreseeLonger = defineAction({
   name: 'planning.foresee-longer',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     job: z.string().max(80),
     operation: z.string().min(1, ask('step')).max(80).transform(toOperationId),
@@ -117,7 +117,7 @@ export const foreseeLonger = defineAction({
 /** Works out what it would change that something happens to one car: it comes at another time, is needed sooner, waits for a part. */
 export const foreseeForCar = defineAction({
   name: 'planning.foresee-for-car',
-  who: 'desk',
+  who: 'manage',
   input: carInput,
   prepare: async ({ db, at }, told): Promise<Foretold> => {
     const floor = await loadFloor(db, at)
@@ -168,7 +168,7 @@ function eventOf(told: z.output<typeof carInput>, at: Instant): CarEvent {
 /** Works out what it would change that somebody is lent to the shop. */
 export const foreseeLent = defineAction({
   name: 'planning.foresee-lent',
-  who: 'desk',
+  who: 'manage',
   input: lentInput,
   prepare: async ({ db, at }, { name, like, ...times }): Promise<Foretold> => {
     const { setup } = await loadShop(db)
@@ -188,7 +188,7 @@ export const foreseeLent = defineAction({
 /** Somebody is back, a bay is in use again, or the air is dry. The plan that stands stays until it is re-planned. */
 export const isBack = defineAction({
   name: 'planning.end-outage',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ id }),
   write: async ({ trx, at }, outage) => {
     await endOutage(trx, outage.id, at)
@@ -199,7 +199,7 @@ export const isBack = defineAction({
 /** Works out what it would change to place one car anew, so that its promise is surer. */
 export const foreseeSurer = defineAction({
   name: 'planning.foresee-surer',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ job: z.string().min(1).max(80) }),
   prepare: async ({ db, at }, { job }): Promise<Foretold> => {
     const floor = await loadFloor(db, at)

@@ -15,7 +15,7 @@ import { takeProposal } from './take-proposal'
 /** What there is to plan, for the worker beside the page. */
 export const whatToPlan = defineReadAction({
   name: 'planning.what-to-plan',
-  who: 'desk',
+  who: 'manage',
   input: nothing,
   read: async ({ db, at }) => done(await problemToPlan(db, at)),
 })
@@ -23,7 +23,7 @@ export const whatToPlan = defineReadAction({
 /** Works out, on the server, a plan that may give up bays or windows where a day has gone too far to keep them. */
 export const proposePlan = defineAction({
   name: 'planning.propose',
-  who: 'desk',
+  who: 'manage',
   input: nothing,
   prepare: async ({ at }) => compute('work-out', at, { kind: 'everything' }),
   write: async ({ trx }, _, worked) => done(await keepProposal(trx, worked)),
@@ -35,7 +35,7 @@ const MOST_SCHEDULE = 5_000_000
 /** Keeps a plan that the worker found, if it breaks no rule and nothing has happened since. It is shown, not published. */
 export const offerPlan = defineAction({
   name: 'planning.offer',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ from: plannedFromSchema, schedule: scheduleSchema }),
   mostInput: MOST_SCHEDULE,
   write: async ({ trx, at }, { from, schedule }) => {
@@ -54,7 +54,7 @@ export const offerPlan = defineAction({
 /** Takes a plan that was shown. Says in words where it can no longer be taken. */
 export const takePlan = defineAction({
   name: 'planning.take',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ id }),
   write: async ({ trx, at }, proposal) => {
     const { kind } = await takeProposal(trx, proposal.id, at)

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import type { QueueEntry, QueueOutcome, Why } from '@/core/queue'
 import { refused } from '@/core/result'
 import type { Instant } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import type { Caller } from '../action/caller'
 import { said } from '../action/in-words'
 import { perform } from '../action/perform'
 import { MOST_BYTES, type PhotoError, photoAsk, storePhoto } from '../photos/photo-files'
@@ -31,6 +31,7 @@ export async function receivePhoto(
   sent: PhotoQuery,
   bytes: Buffer | undefined,
   now: Instant,
+  caller: Caller,
 ): Promise<Taken> {
   const { device, id, number, ago, name, ...photo } = sent
   const expected = await nextNumber(db, device)
@@ -61,8 +62,7 @@ export async function receivePhoto(
     await setNext(trx, device, next)
     if (!stored.ok) return { next, outcomes: [await refusal(photoAsk(stored.error))] }
     const input = { ...photo, ...stored.value }
-    const caller = { ...SHOP_FLOOR, device }
-    const answer = await perform(trx, takePhoto, { key: id, input }, { caller, at })
+    const answer = await perform(trx, takePhoto, { key: id, input }, { caller: { ...caller, device }, at })
     const outcome: QueueOutcome = answer.ok
       ? { id, number, taken: true, value: answer.value }
       : await refusal(answer.message)

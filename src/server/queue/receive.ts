@@ -1,13 +1,16 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import { done } from '@/core/answer'
 import { ask } from '@/core/asks'
-import type { Conflict, Entry } from '@/core/card'
+import { CARD_ACTION, type Conflict, type Entry } from '@/core/card'
 import { actSchema } from '@/core/card/act-schema'
 import { toJobId, toPersonId } from '@/core/ids'
 import { newIn, type QueueEntry, type QueueOutcome, type Why } from '@/core/queue'
+import { mayDo } from '@/core/staff'
 import { type Instant, instantOf } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import type { Caller } from '../action/caller'
 import { said } from '../action/in-words'
+import { hashOf, writeEntry } from '../action/journal'
 import { perform } from '../action/perform'
 import { lastActAt, writeAct } from '../work/acts-store'
 import { takeEntry } from '../work/at-the-car'
@@ -67,12 +70,12 @@ export async function setNext(trx: Knex, device: string, next: number): Promise<
 export type Taken = { next: number; outcomes: QueueOutcome[] }
 
 /** Takes a batch, in one transaction. What arrives again is answered as it was the first time. */
-export async function receiveBatch(db: Knex, batch: Received, now: Instant): Promise<Taken> {
+export async function receiveBatch(db: Knex, batch: Received, now: Instant, caller: Caller): Promise<Taken> {
   return db.transaction(async (trx) => {
     const next = await nextNumber(trx, batch.device)
     const fresh = newIn(batch, next)
     let last = next > 1 ? await lastActAt(trx, batch.device) : undefined
-    for (const entry of fresh) last = await takeOne(trx, batch.device, entry, now, last)
+    for (const entry of fresh) last = await takeOne(trx, batch.device, entry, { now, last, caller })
     const upTo = next + fresh.length
     await setNext(trx, batch.device, upTo)
     const told = batch.waiting.filter(({ number }) => number < upTo)
@@ -95,15 +98,14 @@ async function takeOne(
   trx: Knex,
   device: string,
   received: ReceivedEntry,
-  now: Instant,
-  last: Instant | undefined,
+  { now, last, caller }: { now: Instant; last: Instant | undefined; caller: Caller },
 ): Promise<Instant> {
   const at = timeOf(received.ago, now, last)
   const [known] = await knownOutcomes(trx, [received])
   if (known) return last ?? at
   const why = await (received.kind === 'act'
-    ? takeAct(trx, device, received, at, now)
-    : takeCall(trx, device, received, at))
+    ? takeAct(trx, device, received, { at, now, caller })
+    : takeCall(trx, received, at, { ...caller, device }))
   if (!why) return at
   const { number: _, ago: __, ...entry } = received
   const jobId = received.kind === 'act' ? received.job : undefined
@@ -122,9 +124,10 @@ async function takeAct(
   trx: Knex,
   device: string,
   { id: own, job, by, act }: Extract<ReceivedEntry, { kind: 'act' }>,
-  at: Instant,
-  now: Instant,
+  { at, now, caller }: { at: Instant; now: Instant; caller: Caller },
 ): Promise<Why | undefined> {
+  if (!mayDo(caller.role, 'floor'))
+    return { kind: 'words', message: await said(trx, ask('not-for-you-to-do')) }
   const read = actSchema.safeParse(act)
   // An act that cannot be read must not hold up those behind it; it is kept, and the tablet is told.
   if (!read.success) return card({ code: 'malformed', what: await said(trx, read.error.issues[0]!.message) })
@@ -132,7 +135,18 @@ async function takeAct(
   const conflict = await trx
     .transaction(async (inner) => {
       const found = await takeEntry(inner, entry, now)
-      if (!found) await writeAct(inner, entry, device, now)
+      if (found) return found
+      await writeAct(inner, entry, device, now)
+      await writeEntry(inner, {
+        // Ids of a queue may be longer than the keys of the journal.
+        key: own.length > 64 ? hashOf(own) : own,
+        action: `${CARD_ACTION}${read.data.kind}`,
+        caller: { ...caller, device },
+        at,
+        input: { job, by, ...read.data },
+        answer: done(),
+        secret: false,
+      })
       return found
     })
     .catch((error: unknown) => refusedByRule(trx, error))
@@ -143,13 +157,13 @@ const card = (conflict: Conflict): Why => ({ kind: 'card', conflict })
 
 async function takeCall(
   trx: Knex,
-  device: string,
   { id: key, action, input }: Extract<ReceivedEntry, { kind: 'call' }>,
   at: Instant,
+  caller: Caller,
 ): Promise<Why | undefined> {
   const definition = queueable(action)
   if (!definition) return { kind: 'words', message: await said(trx, ask('not-from-a-tablet')) }
-  const answer = await perform(trx, definition, { key, input }, { caller: { ...SHOP_FLOOR, device }, at })
+  const answer = await perform(trx, definition, { key, input }, { caller, at })
   return answer.ok ? undefined : { kind: 'words', message: answer.message }
 }
 

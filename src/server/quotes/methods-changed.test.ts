@@ -5,7 +5,7 @@ import { toPersonId } from '@/core/ids'
 import { machineRoles } from '@/core/offer'
 import { attempt } from '@/core/test-spot/spots.fixture'
 import { instantOrThrow } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -23,7 +23,7 @@ import { groupOf, previewMethods, spared } from './methods-changed'
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)
 const say = (name: string, input: object) =>
-  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at: NOW })
+  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: OPEN_SHOP, at: NOW })
 
 const PLATE = 'IM 903'
 async function car() {

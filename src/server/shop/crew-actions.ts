@@ -29,7 +29,7 @@ function neededStill(floor: Floor, missing: readonly string[]) {
 /** Keeps people, bays and hours. Nobody and nothing that still has work planned is taken away. */
 export const keepCrew = defineAction({
   name: 'shop.keep-crew',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ version, crew: crewSchema }),
   write: async ({ trx, at }, { version: readAt, crew }) => {
     const floor = await loadFloor(trx, at)

@@ -15,7 +15,7 @@ import { addSpell, endSpell } from './spell-store'
 /** Keeps which devices the shop has. */
 export const keepDevices = defineAction({
   name: 'shop.keep-devices',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ version, devices: devicesSchema }),
   write: async ({ trx }, { version: readAt, devices }) =>
     (await saveDevices(trx, readAt, devices))
@@ -26,7 +26,7 @@ export const keepDevices = defineAction({
 /** Lets the simulated sensors of a bay meet a spell of weather, or fail, from now on. */
 export const beginSpell = defineAction({
   name: 'shop.begin-spell',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     bay: z.string().min(1, ask('bay')).max(80).transform(toBayId),
     kind: z.enum(SPELL_KINDS),
@@ -46,7 +46,7 @@ export const beginSpell = defineAction({
 
 export const stopSpell = defineAction({
   name: 'shop.stop-spell',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ id }),
   write: async ({ trx }, spell) => {
     await endSpell(trx, spell.id)

@@ -24,7 +24,7 @@ function nextVersion(method: Method, before: Method | undefined): Method {
 /** Keeps the methods as they stand on the screen, all or none. A fault leads to its method and field: `methods.2.name`. */
 export const keepMethods = defineAction({
   name: 'shop.keep-methods',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ version, methods: z.array(methodSchema).max(MOST_METHODS) }),
   write: async ({ trx }, { version: readAt, methods: typed }) => {
     const { setup } = await loadShop(trx)

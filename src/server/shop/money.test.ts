@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
 import { budgetMinor } from '@/core/intake/intake'
 import { instantOrThrow } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { CSV_TABLES, loadLearned } from '../learning/learning'
@@ -37,12 +37,7 @@ describe.each([
     const job = (await shop.db('jobs').whereNull('handed_over_at').first())!
     const action = EVERY_ACTION.get('handover.record-payment')!
     const input = { jobId: job.id, euros: amount, way: 'card', note: '' }
-    const answer = await perform(
-      shop.db,
-      action,
-      { key: randomUUID(), input },
-      { caller: SHOP_FLOOR, at: AT },
-    )
+    const answer = await perform(shop.db, action, { key: randomUUID(), input }, { caller: OPEN_SHOP, at: AT })
     expect(answer).toMatchObject({ ok: true })
     const paid = await shop.db('payments').where({ job_id: job.id }).orderBy('at', 'desc')
     expect(paid.map(({ cents }) => cents)).toContain(minor)

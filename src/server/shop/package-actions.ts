@@ -15,7 +15,7 @@ const MOST_PACKAGES = 60
 /** Keeps the packages as they stand on the screen, all or none. A fault leads to its package and field: `2.name`. */
 export const keepPackages = defineAction({
   name: 'shop.keep-packages',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     version,
     packages: z

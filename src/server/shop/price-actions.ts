@@ -11,7 +11,7 @@ import { CHANGED_MEANWHILE, loadShop, savePrices } from './shop-store'
 /** Keeps what the shop charges, on what terms it quotes, and whom it calls in, all or nothing. */
 export const keepPrices = defineAction({
   name: 'shop.keep-prices',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     version,
     prices: z.strictObject({

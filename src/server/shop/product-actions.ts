@@ -35,7 +35,7 @@ const calledAlike = (names: readonly string[], at: number) =>
 /** Keeps the data sheets as they stand on the screen, all or none. A fault leads to its sheet and field: `catalogue.2.name`. */
 export const keepProducts = defineAction({
   name: 'shop.keep-products',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     version,
     catalogue: z.array(productSchema).max(MOST_PRODUCTS),

@@ -3,7 +3,7 @@ import { expect, test } from 'vitest'
 import type { Product } from '@/core/coating'
 import type { Supply } from '@/core/supply'
 import { instantOrThrow } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { EVERY_ACTION } from '../trials/every-action.fixture'
@@ -20,7 +20,7 @@ async function keep(change: { catalogue?: Product[]; supplies?: Supply[] }) {
     supplies: change.supplies ?? setup.supplies,
   }
   const action = EVERY_ACTION.get('shop.keep-products')!
-  return perform(shop.db, action, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at: AT })
+  return perform(shop.db, action, { key: randomUUID(), input }, { caller: OPEN_SHOP, at: AT })
 }
 
 test('a sheet that changes is a new version, and the one before is kept with its last moment', async () => {

@@ -16,7 +16,7 @@ import { CHANGED_MEANWHILE, loadShop, saveIdentity, saveLogo, saveSchoolsAndWash
 /** Keeps how the shop judges and washes. */
 export const keepShop = defineAction({
   name: 'shop.keep-ways',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     version,
     school: z.enum(SCHOOLS),
@@ -40,7 +40,7 @@ export const keepShop = defineAction({
 /** Keeps the shop’s name, its address, and how it writes numbers, money, days and units. */
 export const keepIdentity = defineAction({
   name: 'shop.keep-identity',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ version, identity: identitySchema }),
   write: async ({ trx }, { version: readAt, identity }) => {
     if (!(await saveIdentity(trx, readAt, identity))) return refuse('stale', CHANGED_MEANWHILE)
@@ -51,7 +51,7 @@ export const keepIdentity = defineAction({
 /** Keeps the picture at the head of the shop’s papers: a PNG as base64, or nothing to have none. */
 export const keepLogo = defineAction({
   name: 'shop.keep-logo',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ version, picture: z.string().max(1_000_000, ask('logo-too-large')) }),
   write: async ({ trx }, { version: readAt, picture }) => {
     const logo = picture ? await drawnAnew(picture) : undefined

@@ -10,7 +10,7 @@ const YEAR_SECONDS = 365 * 24 * 3600
 /** How this screen looks is kept with the screen, in a cookie; the shop has nothing to write. */
 export const chooseTheme = defineReadAction({
   name: 'shop.choose-theme',
-  who: 'floor',
+  who: 'team',
   input: z.enum(['paper', 'booth']),
   read: async (_, theme) => {
     const jar = await cookies()

@@ -93,7 +93,7 @@ export const throwBottle = defineAction({
 /** How much of a product the shop wants to have left. */
 export const setReorder = defineAction({
   name: 'stock.set-reorder-point',
-  who: 'floor',
+  who: 'manage',
   input: z.strictObject({ productId: aProduct, ml: amount(100_000) }),
   write: async ({ trx }, { productId, ml }) => {
     const { catalogue } = await loadShop(trx)
@@ -160,7 +160,7 @@ export const countStored = defineAction({
 /** Below which amount of a liquid or tape one orders, and what a litre or ten metres cost. */
 export const keepStore = defineAction({
   name: 'stock.keep-store',
-  who: 'floor',
+  who: 'manage',
   input: z.strictObject({
     key: z.enum(STORE_KEYS),
     orderBelow: storeAmount,
@@ -192,7 +192,7 @@ export const countSet = defineAction({
 /** What one pad or towel of a set costs. */
 export const priceSet = defineAction({
   name: 'stock.price-set',
-  who: 'floor',
+  who: 'manage',
   input: z.strictObject({ id, price: aPrice }),
   write: async ({ trx }, { id: set, price }) => {
     const { region } = (await loadShop(trx)).setup

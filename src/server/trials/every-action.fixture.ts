@@ -32,6 +32,8 @@ import * as prices from '../shop/price-actions'
 import * as products from '../shop/product-actions'
 import * as ways from '../shop/shop-actions'
 import * as theme from '../shop/theme-actions'
+import * as signing from '../staff/sign-in-actions'
+import * as staff from '../staff/staff-actions'
 import * as stockOrders from '../stock/order-actions'
 import * as stock from '../stock/stock-actions'
 import * as promises from '../survey/sign-off-actions'
@@ -83,6 +85,8 @@ const MODULES = [
   theme,
   stock,
   stockOrders,
+  signing,
+  staff,
   promises,
   spots,
   surveys,

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { answerCaller, type Enquiry } from '@/core/planning/caller'
 import { instantOrThrow } from '@/core/time'
-import { OWNER, SHOP_FLOOR } from '../action/caller'
+import { CUSTOMER, OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { TASKS } from '../compute/tasks'
 import { connect } from '../db/connection'
@@ -11,6 +11,7 @@ import { receiveBatch } from '../queue/receive'
 import { type Definition, EVERY_ACTION } from './every-action.fixture'
 import { type Deed, filledIn, type Said } from './filled-in.fixture'
 import { stateOfShop } from './shop-state.fixture'
+import { DOER } from './staff-deeds.fixture'
 
 /**
  * A process that does one deed after the other and is killed, as by a power cut, right before its n-th statement on the database; before
@@ -53,7 +54,7 @@ const doIt = (definition: Definition, key: string, input: unknown) =>
     definition,
     { key, input },
     {
-      caller: definition.who === 'owner' ? OWNER : { ...SHOP_FLOOR, address: 'https://shop.example' },
+      caller: definition.who === 'customer' ? CUSTOMER : DOER,
       at: now,
     },
   )
@@ -63,7 +64,7 @@ const said: Said[] = [...task.said]
 for (const deed of task.deeds) {
   const answer =
     deed.kind === 'batch'
-      ? await receiveBatch(db, deed.batch, now)
+      ? await receiveBatch(db, deed.batch, now, OPEN_SHOP)
       : await doIt(EVERY_ACTION.get(deed.action)!, deed.key, filledIn(deed.input, said))
   said.push({ key: deed.key, answer })
   const state = task.looks ? { state: await stateOfShop(looker), statements } : {}

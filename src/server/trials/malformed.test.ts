@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import { answerCaller } from '@/core/planning/caller'
 import { instantOrThrow } from '@/core/time'
-import { OWNER, SHOP_FLOOR } from '../action/caller'
+import { CUSTOMER } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -9,6 +9,7 @@ import { workOut } from '../planning/work-out'
 import { deeds } from './deeds.fixture'
 import { EVERY_ACTION } from './every-action.fixture'
 import { type Deed, filledIn, type Said } from './filled-in.fixture'
+import { DOER } from './staff-deeds.fixture'
 
 const AT = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(AT)
@@ -71,7 +72,7 @@ test('whatever is sent to an action, it is answered with what is wrong and where
   let tried = 0
   const ask = (deed: Deed & { kind: 'action' }, key: string, input: unknown, db = shop.db) => {
     const definition = EVERY_ACTION.get(deed.action)!
-    const caller = definition.who === 'owner' ? OWNER : { ...SHOP_FLOOR, address: 'https://shop.example' }
+    const caller = definition.who === 'customer' ? CUSTOMER : DOER
     return perform(db, definition, { key, input }, { caller, at: AT })
   }
   for (const deed of await deeds(shop.db, AT)) {

@@ -11,7 +11,7 @@ import { findKnown, writePanelFacts } from './vehicle-store'
 /** Keeps what is told of single panels; panels that are not named stay as they were. */
 export const keepPanelFacts = defineAction({
   name: 'vehicles.keep-panel-facts',
-  who: 'floor',
+  who: 'team',
   input: z.strictObject({ vehicleId: aVehicle, facts: panelsFactsSchema }),
   write: async ({ trx }, { vehicleId, facts }) => {
     const known = await findKnown(trx, vehicleId)

@@ -14,7 +14,7 @@ import { addTrial, dropTrial } from './trial-store'
 /** What there is to try a change against, for the workers beside the page. */
 export const whatToTry = defineReadAction({
   name: 'what-if.ground',
-  who: 'desk',
+  who: 'manage',
   input: nothing,
   read: async ({ db, at }) => done(await loadGround(db, at)),
 })
@@ -25,7 +25,7 @@ const MOST_CENTS = 100_000_000
 /** Keeps what a change would buy, as the workers found it, so that it can be looked at beside others. Nothing of the shop is changed. */
 export const keepTrial = defineAction({
   name: 'what-if.keep',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({
     change: shopChangeSchema,
     busier: busierSchema,
@@ -46,7 +46,7 @@ export const keepTrial = defineAction({
 
 export const forgetTrial = defineAction({
   name: 'what-if.forget',
-  who: 'desk',
+  who: 'manage',
   input: z.strictObject({ id }),
   write: async ({ trx }, trial) =>
     (await dropTrial(trx, trial.id)) ? done({}) : refuse('gone', ask('trial-gone')),

@@ -5,7 +5,7 @@ import { everythingToPlan, typedCrew } from '@/core/planning'
 import { SureSolver } from '@/core/schedule'
 import { dayIn, instantOrThrow, localDayOrThrow, plusMinutes } from '@/core/time'
 import { type Bought, type ShopChange, setupWith } from '@/core/what-if'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -18,7 +18,7 @@ import { listTrials } from './trial-store'
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW, 'years')
 const say = (name: string, input: object, at = NOW) =>
-  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at })
+  perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: OPEN_SHOP, at })
 
 const second: ShopChange = { kind: 'person', like: toPersonId('oran') }
 const nothing: Bought = { booked: { kind: 'nothing' } }

@@ -8,6 +8,7 @@ import type { MethodKey } from '@/core/correction'
 import { type JobId, toBayId, toJobId, toOperationId, toPersonId, toProductId } from '@/core/ids'
 import type { SentEntry } from '@/core/queue'
 import { instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
+import { OPEN_SHOP } from '../action/caller'
 import { connect, snapshot } from '../db/connection'
 import { databaseFile } from '../db/data-folder'
 import { demoShop } from '../db/demo-shop.fixture'
@@ -46,7 +47,7 @@ function tablet() {
     }
   }
   const send = (sent: readonly ActSent[]) =>
-    receiveBatch(shop.db, { device, waiting: [...sent] as Sent[] }, NOW)
+    receiveBatch(shop.db, { device, waiting: [...sent] as Sent[] }, NOW, OPEN_SHOP)
   return { waiting, send, device }
 }
 const refusedOf = async (jobId: JobId) =>
@@ -164,6 +165,7 @@ describe('a layer done at the car', () => {
         }),
       },
       LATER,
+      OPEN_SHOP,
     )
   const standing = async (id: string) => (await listBottles(shop.db)).find((each) => each.id === id)!
   const leftIn = async (id: string) => (await standing(id)).leftMl

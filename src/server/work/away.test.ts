@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { toOperationId, toPersonId } from '@/core/ids'
 import { openNow } from '@/core/job'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
-import { SHOP_FLOOR } from '../action/caller'
+import { OPEN_SHOP } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -49,7 +49,7 @@ const say = (jobId: string, what: object, at: Instant, by = oran, operation = TH
     shop.db,
     EVERY_ACTION.get('work.move-away')!,
     { key: `away-${++count}-aaaaaaaa`, input: { jobId, operation, by, what } },
-    { caller: { ...SHOP_FLOOR, address: 'https://shop.example' }, at },
+    { caller: { ...OPEN_SHOP, address: 'https://shop.example' }, at },
   )
 
 test('out, later than said, back: each is one act, and each that cannot be is answered', async () => {

@@ -62,6 +62,7 @@ const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {
   'water-ahead': { kind: 'rain', from: instantOrThrow('2027-02-03T14:00:00Z'), roof: false },
   'text-fact-missing': { fact: 'page' },
   'vehicle-known': { plate: 'IM 1' },
+  'tries-again-in': { seconds: 40 },
 }
 
 const withFacts = (region: Region, code: keyof AskFacts) =>

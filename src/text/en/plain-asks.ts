@@ -4,6 +4,7 @@ import { number, timeText, unitSign } from '../formats'
 import { EVENT_ASKS } from './event-asks'
 import { OFFER_ASKS } from './offer-asks'
 import { spelt } from './spelling'
+import { STAFF_ASKS } from './staff-asks'
 
 /** What a form or an action asks for where there are no facts to it, in the staff's English. */
 
@@ -144,6 +145,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
 
   ...OFFER_ASKS,
   ...EVENT_ASKS,
+  ...STAFF_ASKS,
 
   // At the car
   lot: () => 'Write the lot from the bottle.',

@@ -5,6 +5,7 @@ import { log } from '@/server/log'
 import { wakePlanner } from '@/server/planning/planner'
 import { bodyOf } from '@/server/queue/body'
 import { batchSchema, receiveBatch } from '@/server/queue/receive'
+import { callerNow } from '@/server/staff/caller-now'
 
 /** Four hundred entries of the usual length are a tenth of this, bytes. */
 const MOST_BYTES = 2_000_000
@@ -22,7 +23,7 @@ export async function POST(request: Request) {
     )
   }
   const began = performance.now()
-  const taken = await receiveBatch(await writer(), checked.data, now())
+  const taken = await receiveBatch(await writer(), checked.data, now(), await callerNow())
   const { length } = taken.outcomes
   if (length > 0) {
     log.info({ queue: length, ms: Math.round(performance.now() - began) })

@@ -40,6 +40,7 @@ import { moreOutages } from './0039-more-outages'
 import { events } from './0040-events'
 import { holds } from './0041-holds'
 import { shopTrials } from './0042-shop-trials'
+import { staff } from './0043-staff'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -86,5 +87,6 @@ export const MIGRATIONS: readonly Migration[] = [
   events,
   holds,
   shopTrials,
+  staff,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -1,0 +1,178 @@
+import { type Browser, expect, type Page, test } from '@playwright/test'
+import { Shop } from './shop'
+
+/** Who signs in, on which device, and what each of them sees. */
+
+const NOW = '2027-01-13T10:20:00Z'
+const PASSPHRASE = 'candle regatta ferry harbour'
+const TABLET = { width: 820, height: 1180 }
+
+test.describe.configure({ mode: 'serial' })
+
+let shop: Shop
+let desk: Page
+let tablet: Page
+test.beforeAll(async ({ browser }) => {
+  shop = Shop.demo(NOW)
+  await shop.open(NOW)
+  desk = await browser.newPage()
+  tablet = await pageOf(browser)
+})
+test.afterAll(async () => {
+  await desk.close()
+  await tablet.context().close()
+  await shop.remove()
+})
+
+const pageOf = async (browser: Browser) =>
+  (await browser.newContext({ viewport: TABLET, hasTouch: true })).newPage()
+
+async function byPassphrase(page: Page, name: string, passphrase: string) {
+  await page.getByLabel('Name').fill(name)
+  await page.getByLabel('Passphrase').fill(passphrase)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+}
+
+async function byPin(page: Page, name: string, pin: string) {
+  await page.getByRole('button', { name: new RegExp(`^${name}`) }).click()
+  for (const digit of pin) await page.getByRole('button', { name: digit, exact: true }).click()
+  await page.getByRole('button', { name: 'Sign in' }).click()
+}
+
+async function signOut(page: Page, name: string) {
+  await page.getByRole('button', { name: new RegExp(`^${name}`) }).click()
+  await page.getByRole('menuitem', { name: 'Sign out' }).click()
+  await page.waitForURL('**/sign-in*')
+}
+
+test('the owner is set up, after which nobody else is let in', async () => {
+  await desk.goto(`${shop.url}/shop`)
+  await desk.getByRole('link', { name: 'Who signs in' }).click()
+  await expect(desk.getByText('Nobody signs in yet')).toBeVisible()
+  await desk.getByLabel('Your name').fill('Rowan')
+  await desk.getByLabel('Passphrase').fill('too short')
+  await desk.getByLabel('The same again').fill('too short')
+  await desk.getByRole('button', { name: 'From now on, everybody signs in' }).click()
+  await expect(desk.getByText('Take at least 15 characters.')).toBeVisible()
+  await desk.getByLabel('Passphrase').fill(PASSPHRASE)
+  await expect(desk.getByText('This is not the same as above.')).toBeVisible()
+  await desk.getByLabel('The same again').fill(PASSPHRASE)
+  await desk.getByRole('button', { name: 'From now on, everybody signs in' }).click()
+  await expect(desk.getByRole('heading', { name: 'Signed in now' })).toBeVisible()
+
+  await tablet.goto(`${shop.url}/vehicles?sort=plate`)
+  await expect(tablet).toHaveURL(/\/sign-in\?to=%2Fvehicles/)
+  expect((await tablet.request.get(`${shop.url}/api/revision`)).status()).toBe(401)
+  expect((await tablet.request.get(`${shop.url}/shop/data/everything.zip`)).status()).toBe(401)
+  await expect(tablet.getByRole('button', { name: /Rowan/ })).toHaveCount(0)
+})
+
+test('a wrong name and a wrong passphrase are told alike, and too many cost time', async () => {
+  const wrong = 'Name and passphrase do not go together. Check both and try again.'
+  await byPassphrase(tablet, 'Nobody', PASSPHRASE)
+  await expect(tablet.getByText(wrong)).toBeVisible()
+  for (const guess of ['guess one of many', 'guess two of many', 'guess three of many']) {
+    await byPassphrase(tablet, 'Rowan', guess)
+    await expect(tablet.getByText(wrong)).toBeVisible()
+  }
+  await byPassphrase(tablet, 'Rowan', PASSPHRASE)
+  await expect(tablet.getByText(/Wrong too often. Wait \d+ seconds/)).toBeVisible()
+  await desk.reload()
+  await expect(desk.getByText(/Rowan: 3 times from/)).toBeVisible()
+  await shop.open('2027-01-13T10:22:00Z')
+  await byPassphrase(tablet, 'Rowan', PASSPHRASE)
+  await expect(tablet).toHaveURL(/\/vehicles\?sort=plate/)
+})
+
+test('a tablet becomes one of the shop’s, and people get a PIN', async () => {
+  await tablet.goto(`${shop.url}/shop/staff`)
+  await tablet.getByLabel('What this device is called').fill('Tablet by the wash bay')
+  await tablet.getByRole('button', { name: 'Make this device one of the shop’s' }).click()
+  await expect(tablet.getByText('This device is one of the shop’s.')).toBeVisible()
+  for (const [name, role, crew, pin] of [
+    ['Merle', 'technician', 'Merle', '4711'],
+    ['Isla', 'counter', '', '2580'],
+  ] as const) {
+    await tablet.getByRole('button', { name: 'Add somebody' }).click()
+    await tablet.getByLabel('Name', { exact: true }).fill(name)
+    await tablet.getByLabel('What they are here').selectOption(role)
+    if (crew) await tablet.getByLabel('Of the crew').selectOption({ label: crew })
+    await tablet.getByLabel('PIN').fill(pin)
+    await tablet.getByRole('button', { name: 'Save', exact: true }).click()
+    await expect(tablet.getByRole('button', { name: `Change ${name}` })).toBeVisible()
+  }
+  await signOut(tablet, 'Rowan')
+})
+
+test('a technician signs in by PIN, sees the cars and no price, and nothing of the desk', async () => {
+  await byPin(tablet, 'Merle', '4712')
+  await expect(tablet.getByText('That is not the PIN.')).toBeVisible()
+  for (const digit of '4711') await tablet.keyboard.press(digit)
+  await tablet.keyboard.press('Enter')
+  await expect(tablet.getByRole('heading', { name: 'Today at the cars' })).toBeVisible()
+  const menu = tablet.getByRole('navigation', { name: 'Rooms' })
+  await expect(menu.getByRole('link')).toHaveText(['Today', 'Stock'])
+  await expect(tablet.getByText('€')).toHaveCount(0)
+  for (const page of ['/shop', '/shop/staff', '/schedule', '/aftercare/messages', '/learning']) {
+    await tablet.goto(`${shop.url}${page}`)
+    await expect(tablet.getByRole('heading', { name: 'This page is for somebody else' })).toBeVisible()
+  }
+  expect((await tablet.request.get(`${shop.url}/shop/data/everything.zip`)).status()).toBe(403)
+  await tablet.goto(shop.url)
+  await expect(tablet).toHaveURL(/\/work$/)
+})
+
+test('what the technician did is in the journal under her name', async () => {
+  await tablet.getByRole('link', { name: /IM 903/ }).click()
+  await expect(tablet.getByText('Works at the car: Merle')).toBeVisible()
+  const note = tablet.getByRole('button', { name: /note/i }).first()
+  await note.click()
+  await tablet
+    .getByLabel(/What is it about|Note/)
+    .first()
+    .fill('Clear coat is soft on the bonnet.')
+  await tablet
+    .getByRole('button', { name: /^(Send|Write|Keep)/ })
+    .first()
+    .click()
+  await desk.goto(`${shop.url}/shop/journal`)
+  await expect(desk.getByRole('listitem').filter({ hasText: 'Merle wrote a note' })).toContainText('IM 903')
+})
+
+test('the counter books and takes money, and sees no wages', async () => {
+  await signOut(tablet, 'Merle')
+  await byPin(tablet, 'Isla', '2580')
+  const menu = tablet.getByRole('navigation', { name: 'Rooms' })
+  await expect(menu.getByRole('link')).toHaveText([
+    'Yard',
+    'Check in',
+    'Today',
+    'Schedule',
+    'Vehicles',
+    'Aftercare',
+    'Stock',
+  ])
+  await tablet.goto(`${shop.url}/shop/crew`)
+  await expect(tablet.getByRole('heading', { name: 'This page is for somebody else' })).toBeVisible()
+})
+
+test('a screen nobody was at is locked, and waits for whoever was there', async () => {
+  await shop.open('2027-01-13T11:10:00Z')
+  await tablet.goto(`${shop.url}/schedule`)
+  await expect(tablet.getByRole('heading', { name: 'Isla' })).toBeVisible()
+  await expect(tablet.getByText('the screen is locked')).toBeVisible()
+  for (const digit of '2580') await tablet.keyboard.press(digit)
+  await tablet.keyboard.press('Enter')
+  await expect(tablet).toHaveURL(/\/schedule$/)
+})
+
+test('a tablet that is lost is signed out at once, and its PINs open nothing', async () => {
+  await desk.goto(`${shop.url}/sign-in`)
+  await byPassphrase(desk, 'Rowan', PASSPHRASE)
+  await desk.goto(`${shop.url}/shop/staff`)
+  await desk.getByRole('button', { name: /No longer the shop’s/ }).click()
+  await expect(desk.getByText('Tablet by the wash bay')).toHaveCount(0)
+  await tablet.goto(`${shop.url}/work`)
+  await expect(tablet.getByLabel('Passphrase')).toBeVisible()
+  await expect(tablet.getByRole('button', { name: /Isla|Merle/ })).toHaveCount(0)
+})

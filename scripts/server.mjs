@@ -1,0 +1,89 @@
+// The shop's own small server round the app: what is too large, too slow or malformed never reaches it.
+import { createServer } from 'node:http'
+import next from 'next'
+import { address, ROOT, say } from './steps.mjs'
+
+/** The longest address and the largest body anything of the shop asks for, characters and bytes. */
+const MOST_URL = 4096
+const MOST_BODY = 32 * 1024 * 1024
+const MOST_HEADERS = 16 * 1024
+/** How long a client may take to say what it wants, ms. */
+const HEADERS_MS = 15_000
+const REQUEST_MS = 120_000
+const IDLE_MS = 10_000
+/** What is under way is finished before the server ends, for so long, ms. */
+const FINISHING_MS = 10_000
+
+const METHODS = ['GET', 'HEAD', 'POST']
+
+const { host, port } = address()
+
+/** Why a request is not taken, as [status, words]; nothing where it is. */
+function refusal({ method, url = '', headers }) {
+  if (!METHODS.includes(method ?? '')) return [405, 'Only GET, HEAD and POST are answered here.']
+  if (url.length > MOST_URL) return [414, 'This address is longer than any of the shop’s.']
+  if (!url.startsWith('/')) return [400, 'This is no address of the shop’s.']
+  try {
+    decodeURIComponent(url.split('?')[0])
+    new URL(url, 'http://shop')
+  } catch {
+    return [400, 'This address cannot be read.']
+  }
+  if (method !== 'POST') return undefined
+  const length = Number(headers['content-length'])
+  if (headers['transfer-encoding'] || !Number.isInteger(length)) return [411, 'Say how long it is.']
+  if (length > MOST_BODY) return [413, 'This is more than anything the shop takes.']
+  return undefined
+}
+
+function refuse(response, [status, words]) {
+  response.writeHead(status, {
+    'content-type': 'text/plain; charset=utf-8',
+    'x-content-type-options': 'nosniff',
+    connection: 'close',
+    ...(status === 405 ? { allow: METHODS.join(', ') } : {}),
+  })
+  response.end(words)
+}
+
+const app = next({ dev: false, dir: ROOT, hostname: host, port: Number(port) })
+await app.prepare()
+const handle = app.getRequestHandler()
+
+const server = createServer(
+  {
+    maxHeaderSize: MOST_HEADERS,
+    headersTimeout: HEADERS_MS,
+    requestTimeout: REQUEST_MS,
+    keepAliveTimeout: IDLE_MS,
+  },
+  (request, response) => {
+    const why = refusal(request)
+    if (why) return refuse(response, why)
+    // Only the server itself says from where somebody asks.
+    request.headers['x-fern-peer'] = request.socket.remoteAddress ?? ''
+    void handle(request, response)
+  },
+)
+server.on('upgrade', (_request, socket) => socket.destroy())
+
+let ending = false
+function end() {
+  if (ending) return
+  ending = true
+  say('closing …')
+  server.close(() => process.exit(0))
+  server.closeIdleConnections()
+  setTimeout(() => process.exit(0), FINISHING_MS).unref()
+}
+for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, end)
+
+server.once('error', (error) => {
+  say(
+    error.code === 'EADDRINUSE'
+      ? `port ${port} is taken. Choose another with PORT=….`
+      : String(error.message),
+  )
+  process.exit(1)
+})
+server.listen(Number(port), host, () => say(`ready on http://${host}:${port}`))

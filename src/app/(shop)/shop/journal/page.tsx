@@ -1,0 +1,31 @@
+import type { Metadata } from 'next'
+import { JournalScreen } from '@/features/journal/journal-screen'
+import { soughtIn } from '@/features/journal/sought'
+import { now } from '@/server/clock'
+import { database } from '@/server/db/connection'
+import { readJournal, whoWrote } from '@/server/journal/journal-store'
+import { loadShop } from '@/server/shop/shop-store'
+import { whoText } from '@/text/en/journal'
+
+export const metadata: Metadata = { title: 'Journal' }
+
+const ON_A_PAGE = 60
+
+type Search = Record<string, string | string[] | undefined>
+
+export default async function JournalPage({ searchParams }: { searchParams: Promise<Search> }) {
+  const db = await database()
+  const { setup } = await loadShop(db)
+  const { typed, sought } = soughtIn(setup.region, await searchParams)
+  const entries = await readJournal(db, sought, ON_A_PAGE + 1)
+  return (
+    <JournalScreen
+      rows={entries.slice(0, ON_A_PAGE).map((entry) => ({ ...entry, who: whoText(entry) }))}
+      people={await whoWrote(db)}
+      typed={typed}
+      hasOlder={entries.length > ON_A_PAGE}
+      region={setup.region}
+      now={now()}
+    />
+  )
+}

@@ -1,0 +1,48 @@
+import type { Metadata } from 'next'
+import { TOLD_FROM } from '@/core/staff'
+import { StaffScreen } from '@/features/staff/staff-screen'
+import { now } from '@/server/clock'
+import { database } from '@/server/db/connection'
+import { loadShop } from '@/server/shop/shop-store'
+import { listAccounts } from '@/server/staff/accounts'
+import { callerNow } from '@/server/staff/caller-now'
+import { listDevices } from '@/server/staff/paired-devices'
+import { listSessions, staffRules } from '@/server/staff/sessions'
+import { wrongTries } from '@/server/staff/tries-store'
+import { whoIsHere } from '@/server/staff/who-is-here'
+import { ago, browserName, whence } from '@/text/en/staff'
+
+export const metadata: Metadata = { title: 'Who signs in' }
+
+export default async function StaffPage() {
+  const db = await database()
+  const at = now()
+  const caller = await callerNow()
+  const [{ setup }, members, devices, sessions, wrong, rules, { isOpen }] = [
+    await loadShop(db),
+    await listAccounts(db),
+    await listDevices(db),
+    await listSessions(db, at),
+    await wrongTries(db, at, TOLD_FROM),
+    await staffRules(db),
+    await whoIsHere(),
+  ]
+  return (
+    <StaffScreen
+      isOpen={isOpen}
+      members={members}
+      crew={setup.people.map(({ id, name }) => ({ id, name }))}
+      devices={devices.map(({ id, name, seenAt }) => ({ id, name, seen: ago(setup.region, seenAt, at) }))}
+      isPaired={caller.paired !== undefined}
+      sessions={sessions.map((session) => ({
+        id: session.id,
+        name: session.name,
+        where: session.device ?? browserName(session.browser),
+        used: ago(setup.region, session.usedAt, at),
+        isThis: session.id === caller.session,
+      }))}
+      wrong={wrong.map((each) => ({ ...each, said: whence(setup.region, each, { members, devices, at }) }))}
+      rules={rules}
+    />
+  )
+}

@@ -1,0 +1,14 @@
+export { dutyOf, isSignOfLife, PAGES, type PagePattern, patternOf } from './pages'
+export type { Refused } from './refused'
+export { DUTIES, type Duty, mayDo, type Role, STAFF_ROLES, type StaffRole } from './roles'
+export {
+  PASSPHRASE_LEAST,
+  PASSPHRASE_MOST,
+  type PassphraseFault,
+  type PinFault,
+  passphraseFault,
+  pinFault,
+  plainPassphrase,
+} from './secrets'
+export { IDLE_MINUTES, type SessionState, sessionState, TOUCHED_EVERY_SECONDS } from './session'
+export { TOLD_FROM, type Tries, triesAgainAt, waitAfter } from './tries'

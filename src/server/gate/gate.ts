@@ -1,0 +1,63 @@
+import { dutyOf, mayDo, patternOf, type Refused } from '@/core/staff'
+import type { Caller } from '../action/caller'
+import { type Addresses, doorOf, isForOwners } from './address'
+
+/** Whether a request is let in, before anything of it is read. */
+
+export type Knock = {
+  method: string
+  path: string
+  host: string | null
+  origin: string | null
+  /** What a browser says of where the request comes from. */
+  site: string | null
+  /** Whether it would run an action. */
+  isAction: boolean
+}
+
+export type Verdict =
+  | { kind: 'in' }
+  /** Nobody is signed in who might: a page leads to where one does. */
+  | { kind: 'sign-in' }
+  | { kind: 'not-yours' }
+  | { kind: 'refused'; status: 403 | 404 | 405 | 421; why: Refused }
+
+const STATUS = {
+  'no-such-host': 421,
+  'no-such-method': 405,
+  'not-own-page': 403,
+  'nothing-done-here': 403,
+  'nothing-here': 404,
+} as const satisfies Record<Refused, number>
+
+const refused = (why: Refused): Verdict => ({ kind: 'refused', status: STATUS[why], why })
+
+const READS = ['GET', 'HEAD']
+
+/** Whether a write comes from a page of the shop itself. Browsers say so of every write. */
+function isOwnPage({ origin, site, host }: Knock): boolean {
+  if (site && site !== 'same-origin') return false
+  return origin !== null && URL.canParse(origin) && new URL(origin).host === host?.toLowerCase()
+}
+
+/** What can be said of a request without knowing who asks; nothing where that matters. */
+export function atTheDoor(knock: Knock, addresses: Addresses): Verdict | undefined {
+  const { method, path, host, isAction } = knock
+  const door = doorOf(host, addresses)
+  if (door === 'none') return refused('no-such-host')
+  const isRead = READS.includes(method)
+  if (!isRead && method !== 'POST') return refused('no-such-method')
+  if (!isRead && !isOwnPage(knock)) return refused('not-own-page')
+  const isOwners = /^\/(o|g)\//.test(path)
+  // From the pages of owners no action of the shop can be called, whatever a request carries: all they take is a wish, by a route of its own.
+  const isOutside = isOwners || door === 'owners' || patternOf(path)?.startsWith('/_next')
+  if (isAction && isOutside) return refused('nothing-done-here')
+  if (door === 'owners' && !isForOwners(path)) return refused('nothing-here')
+  return dutyOf(path) === 'anybody' ? { kind: 'in' } : undefined
+}
+
+/** Whether whoever asks may have what is at this path. */
+export function onceKnown({ path }: Pick<Knock, 'path'>, { role }: Caller): Verdict {
+  if (mayDo(role, dutyOf(path))) return { kind: 'in' }
+  return role === 'stranger' ? { kind: 'sign-in' } : { kind: 'not-yours' }
+}

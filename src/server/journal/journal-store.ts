@@ -1,0 +1,92 @@
+import type { Knex } from 'knex'
+import { type AccountId, type JobId, toAccountId } from '@/core/ids'
+import type { Role } from '@/core/staff'
+import { type Instant, instantOrThrow } from '@/core/time'
+import { plain } from '../db/plain'
+
+/** The journal to be read: who did what, when, on which car. */
+
+export type JournalEntry = {
+  position: number
+  at: Instant
+  action: string
+  role: Role
+  /** What they were called; nobody while nobody signed in. */
+  who?: string
+  device?: string
+  job?: JobId
+  plate?: string
+  /** What was sent, as JSON; not kept where it was long or secret. */
+  sent?: string
+}
+
+/** What is looked for; all of it where nothing is said. */
+export type Sought = {
+  who?: AccountId | undefined
+  /** The first part of an action's name. */
+  subject?: string | undefined
+  plate?: string | undefined
+  /** A span of time, from and until, the end without. */
+  from?: Instant | undefined
+  until?: Instant | undefined
+  /** Only entries before this one. */
+  before?: number | undefined
+}
+
+/** Whose entries there are to choose from, those who have left with them. */
+export async function whoWrote(db: Knex): Promise<{ id: AccountId; name: string }[]> {
+  const rows = await db('accounts').orderBy('name').select('id', 'name')
+  return rows.map(({ id, name }) => ({ id: toAccountId(id), name }))
+}
+
+/** The latest entries first, `most` of them. */
+export async function readJournal(db: Knex, sought: Sought, most: number): Promise<JournalEntry[]> {
+  const query = db('action_journal as entry')
+    .leftJoin('jobs', 'jobs.id', 'entry.job_id')
+    .leftJoin('vehicles', (on) => on.on('vehicles.id', db.raw('coalesce(entry.vehicle_id, jobs.vehicle_id)')))
+    .leftJoin('paired_devices as device', 'device.id', 'entry.device')
+    .orderBy('entry.position', 'desc')
+    .limit(most)
+    .select(
+      'entry.position',
+      'entry.at',
+      'entry.action',
+      'entry.role',
+      'entry.who',
+      'entry.input',
+      'entry.job_id',
+      'vehicles.plate',
+      { device: 'device.name' },
+    )
+  if (sought.who) query.where('entry.account_id', sought.who)
+  if (sought.subject)
+    query.where(db.raw('entry.action LIKE ? ESCAPE ?', [`${escaped(sought.subject)}.%`, '\\']))
+  if (sought.plate) query.whereRaw('plain(vehicles.plate) = ?', [plain(sought.plate)])
+  if (sought.from) query.where('entry.at', '>=', sought.from)
+  if (sought.until) query.where('entry.at', '<', sought.until)
+  if (sought.before) query.where('entry.position', '<', sought.before)
+  const rows = (await query) as {
+    position: number
+    at: string
+    action: string
+    role: string
+    who: string | null
+    input: string | null
+    job_id: JobId | null
+    plate: string | null
+    device: string | null
+  }[]
+  return rows.map((row) => ({
+    position: row.position,
+    at: instantOrThrow(row.at),
+    action: row.action,
+    role: row.role as Role,
+    ...(row.who ? { who: row.who } : {}),
+    ...(row.device ? { device: row.device } : {}),
+    ...(row.job_id ? { job: row.job_id } : {}),
+    ...(row.plate ? { plate: row.plate } : {}),
+    ...(row.input && row.input !== 'null' ? { sent: row.input } : {}),
+  }))
+}
+
+const escaped = (text: string) => text.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)

@@ -1,0 +1,142 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { z } from 'zod'
+import { done } from '@/core/answer'
+import { toAccountId, toPersonId } from '@/core/ids'
+import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
+import { deedText, hasDeedText } from '@/text/en/journal'
+import { type Caller, OPEN_SHOP } from '../action/caller'
+import { verifyJournal } from '../action/journal'
+import { defineWrite, perform } from '../action/perform'
+import { openDatabase } from '../db/connection'
+import { demoShop } from '../db/demo-shop.fixture'
+import { loadFloor } from '../floor/floor'
+import { receiveBatch } from '../queue/receive'
+import { EVERY_ACTION } from '../trials/every-action.fixture'
+import { readJournal } from './journal-store'
+
+const NOW = instantOrThrow('2027-01-13T10:20:00Z')
+const MERLE: Caller = { role: 'technician', account: toAccountId('a-merle'), name: 'Merle' }
+
+const count = defineWrite({
+  name: 'stock.count-set',
+  who: 'team',
+  input: z.strictObject({ pieces: z.int(), vehicleId: z.string().optional() }),
+  write: async () => done(),
+})
+
+describe('the journal', () => {
+  let db: Knex
+  beforeEach(async () => {
+    db = await openDatabase(':memory:')
+  })
+  afterEach(() => db.destroy())
+  const counts = (pieces: number, caller: Caller = MERLE, at: Instant = NOW) =>
+    perform(db, count, { key: randomUUID(), input: { pieces } }, { caller, at })
+  const five = async () => {
+    for (let pieces = 1; pieces <= 5; pieces++) await counts(pieces)
+  }
+
+  test('names who did what and when, and finds it by person, kind and day', async () => {
+    await counts(1)
+    await counts(2, OPEN_SHOP, plusMinutes(NOW, 60))
+    expect(await readJournal(db, {}, 10)).toMatchObject([
+      { action: 'stock.count-set', role: 'owner', sent: '{"pieces":2}' },
+      { action: 'stock.count-set', role: 'technician', who: 'Merle', at: NOW, sent: '{"pieces":1}' },
+    ])
+    expect(await readJournal(db, { who: MERLE.account }, 10)).toHaveLength(1)
+    expect(await readJournal(db, { subject: 'stock' }, 10)).toHaveLength(2)
+    expect(await readJournal(db, { subject: 'sto%' }, 10)).toEqual([])
+    expect(await readJournal(db, { from: plusMinutes(NOW, 1) }, 10)).toHaveLength(1)
+    expect(await readJournal(db, { until: NOW }, 10)).toEqual([])
+  })
+  test('is whole as it was written', async () => {
+    await five()
+    expect(await verifyJournal(db)).toMatchObject({ entries: 5 })
+  })
+  test.each(['who', 'action', 'at', 'input', 'answer', 'role'] as const)(
+    'in which %s of an entry was changed says which entry it is',
+    async (column) => {
+      await five()
+      await db('action_journal')
+        .where({ position: 3 })
+        .update({ [column]: column === 'answer' || column === 'input' ? '{"pieces":9}' : 'another' })
+      expect((await verifyJournal(db)).broken).toEqual({ position: 3, why: 'changed' })
+    },
+  )
+  test('from which an entry was taken says where one is missing', async () => {
+    await five()
+    await db('action_journal').where({ position: 2 }).delete()
+    expect((await verifyJournal(db)).broken).toEqual({ position: 2, why: 'missing' })
+  })
+  test('that was written anew from somewhere on no longer ends as a copy of before does', async () => {
+    await five()
+    const { last } = await verifyJournal(db)
+    await db('action_journal').where('position', '>', 3).delete()
+    await counts(7)
+    await counts(8)
+    const now = await verifyJournal(db)
+    expect(now.broken).toBeUndefined()
+    expect(now.last).not.toBe(last)
+  })
+  test('passes over what was written before there were seals', async () => {
+    await five()
+    await db('action_journal').update({ chain: null })
+    await counts(6)
+    expect(await verifyJournal(db)).toMatchObject({ entries: 6 })
+    expect((await verifyJournal(db)).broken).toBeUndefined()
+  })
+})
+
+test('each action of the shop has words in the journal', () => {
+  expect([...EVERY_ACTION.keys()].filter((name) => !hasDeedText(name))).toEqual([])
+  expect(deedText('card.coat')).toBe('logged a layer')
+  // What a newer version wrote is still told somehow.
+  expect(deedText('later.unknown')).toBe('later.unknown')
+})
+
+describe('a deed at a car', () => {
+  const shop = demoShop(NOW)
+  test('is in the journal with who sent it, and is found by the plate', async () => {
+    const { job } = (await loadFloor(shop.db, NOW)).jobs.find((each) => each.job.vehicle.plate === 'IM 903')!
+    const waiting = [
+      {
+        id: randomUUID(),
+        number: 1,
+        ago: 0,
+        kind: 'act' as const,
+        job: job.id,
+        by: toPersonId('merle'),
+        act: { kind: 'note', operation: 'cut', to: 'office', text: 'Which towel?' },
+      },
+    ]
+    const sent = await receiveBatch(shop.db, { device: randomUUID(), waiting }, NOW, MERLE)
+    expect(sent.outcomes).toMatchObject([{ taken: true }])
+    expect(await readJournal(shop.db, { plate: 'im-903' }, 10)).toMatchObject([
+      { action: 'card.note', who: 'Merle', job: job.id, plate: 'IM 903' },
+    ])
+    // Sent again it is no second entry.
+    await receiveBatch(shop.db, { device: randomUUID(), waiting }, NOW, MERLE)
+    expect(await readJournal(shop.db, { plate: 'IM 903' }, 10)).toHaveLength(1)
+    expect((await verifyJournal(shop.db)).broken).toBeUndefined()
+  })
+  test('is not taken from who may not work at cars', async () => {
+    const { job } = (await loadFloor(shop.db, NOW)).jobs.find((each) => each.job.vehicle.plate === 'IM 903')!
+    const note = { kind: 'note', operation: 'cut', to: 'office', text: 'Hello' }
+    const waiting = [
+      {
+        id: randomUUID(),
+        number: 1,
+        ago: 0,
+        kind: 'act' as const,
+        job: job.id,
+        by: toPersonId('merle'),
+        act: note,
+      },
+    ]
+    const counter: Caller = { role: 'counter', name: 'Isla' }
+    const { outcomes } = await receiveBatch(shop.db, { device: randomUUID(), waiting }, NOW, counter)
+    expect(outcomes).toMatchObject([{ taken: false }])
+  })
+})

@@ -1,0 +1,62 @@
+import { cookies, headers } from 'next/headers'
+import type { PersonId } from '@/core/ids'
+import type { StaffRole } from '@/core/staff'
+import { now } from '../clock'
+import { database } from '../db/connection'
+import { listAccounts } from './accounts'
+import { cookieNames, whoShows } from './caller-now'
+import { deviceOfToken } from './paired-devices'
+
+/** What the door and the frame of every page know of whoever looks at them. */
+
+async function shown() {
+  const [head, jar] = await Promise.all([headers(), cookies()])
+  const names = cookieNames(head.get('x-forwarded-proto') === 'https')
+  return { session: jar.get(names.session)?.value, device: jar.get(names.device)?.value }
+}
+
+export type Here = {
+  role: StaffRole | 'stranger'
+  /** Who is signed in; nobody while nobody has to. */
+  name?: string
+  /** Who of the crew that is. */
+  person?: PersonId
+  /** Nobody has to sign in yet. */
+  isOpen: boolean
+}
+
+/** Who is signed in on this screen. */
+export async function whoIsHere(): Promise<Here> {
+  const { caller, isOpen = false } = await whoShows(await database(), await shown(), now())
+  const role = caller.role === 'customer' ? 'stranger' : caller.role
+  return {
+    role,
+    isOpen,
+    ...(caller.name ? { name: caller.name } : {}),
+    ...(caller.person ? { person: caller.person } : {}),
+  }
+}
+
+export type Door = {
+  isOpen: boolean
+  isSignedIn: boolean
+  device?: string
+  people: { name: string; role: StaffRole }[]
+  locked?: string
+}
+
+/** What the door shows. Names are told only on the shop’s own devices. */
+export async function whoIsAtTheDoor(): Promise<Door> {
+  const db = await database()
+  const its = await shown()
+  const { caller, session, isOpen = false } = await whoShows(db, its, now())
+  const device = its.device ? await deviceOfToken(db, its.device) : undefined
+  const people = device ? (await listAccounts(db)).filter(({ hasPin }) => hasPin) : []
+  return {
+    isOpen,
+    isSignedIn: caller.role !== 'stranger',
+    ...(device ? { device: device.name } : {}),
+    people: people.map(({ name, role }) => ({ name, role })),
+    ...(session?.state === 'locked' ? { locked: session.name } : {}),
+  }
+}
