@@ -11,6 +11,7 @@ import { survey } from './commands/survey'
 import { vin } from './commands/vin'
 import { vocabulary } from './commands/vocabulary'
 import { BadInput } from './input'
+import { SHOP_USAGE } from './shop-usage'
 
 const COMMANDS: Record<string, Command> = {
   schedule,
@@ -33,6 +34,7 @@ const usage = () =>
   [
     'Usage: npm run --silent yard -- COMMAND …',
     ...Object.values(COMMANDS).map((command) => `  ${command.usage}`),
+    ...SHOP_USAGE.map((each) => `  ${each}`),
   ].join('\n')
 
 /** What a command of the command line says, and the code it leaves with. */

@@ -1,11 +1,19 @@
 // The shop's own small server round the app: what is too large, too slow or malformed never reaches it.
+import { readdirSync } from 'node:fs'
 import { createServer } from 'node:http'
+import path from 'node:path'
 import next from 'next'
+import { leaveFolder, mayNotOpen } from './may-open.mjs'
 import { address, ROOT, say } from './steps.mjs'
+
+// Whatever is written is for the user who serves the shop, and nobody else on the machine.
+process.umask(0o077)
 
 /** The longest address and the largest body anything of the shop asks for, characters and bytes. */
 const MOST_URL = 4096
 const MOST_BODY = 32 * 1024 * 1024
+/** What an action of a page may send, as the app is told as well: it answers words, not a fault. */
+const MOST_ACTION = 8 * 1024 * 1024
 const MOST_HEADERS = 16 * 1024
 /** How long a client may take to say what it wants, ms. */
 const HEADERS_MS = 15_000
@@ -32,7 +40,8 @@ function refusal({ method, url = '', headers }) {
   if (method !== 'POST') return undefined
   const length = Number(headers['content-length'])
   if (headers['transfer-encoding'] || !Number.isInteger(length)) return [411, 'Say how long it is.']
-  if (length > MOST_BODY) return [413, 'This is more than anything the shop takes.']
+  if (length > (headers['next-action'] ? MOST_ACTION : MOST_BODY))
+    return [413, 'This is more than anything the shop takes.']
   return undefined
 }
 
@@ -46,6 +55,18 @@ function refuse(response, [status, words]) {
   response.end(words)
 }
 
+const folder = path.resolve(process.env.FERN_YARD_DATA ?? path.join(ROOT, 'data'))
+const steps = readdirSync(path.join(ROOT, 'src/server/db/migrations'))
+  .filter((name) => /^\d{4}-.*\.ts$/.test(name))
+  .map((name) => name.replace(/\.ts$/, ''))
+  .sort()
+const why = mayNotOpen({ folder, host, steps, isNew: process.env.FERN_YARD_NEW === '1' })
+if (why) {
+  say(why)
+  process.exit(1)
+}
+process.once('exit', () => leaveFolder(folder))
+
 const app = next({ dev: false, dir: ROOT, hostname: host, port: Number(port) })
 await app.prepare()
 const handle = app.getRequestHandler()
@@ -58,8 +79,8 @@ const server = createServer(
     keepAliveTimeout: IDLE_MS,
   },
   (request, response) => {
-    const why = refusal(request)
-    if (why) return refuse(response, why)
+    const refused = refusal(request)
+    if (refused) return refuse(response, refused)
     // Only the server itself says from where somebody asks.
     request.headers['x-fern-peer'] = request.socket.remoteAddress ?? ''
     void handle(request, response)

@@ -1,3 +1,5 @@
+import { isDue } from '@/core/backup'
+import { backupPlaces, listBackups } from './backup/places'
 import { now } from './clock'
 import { compute } from './compute/compute'
 import { writer } from './db/connection'
@@ -22,8 +24,26 @@ async function round(): Promise<void> {
   await emptyOutbox(db, messageGateway(), { zone, quiet }, now())
   // What a crash left to be planned, or a plan that was broken off.
   if ((await openRequests(db)).length > 0) wakePlanner()
+  await backUpAtNight(zone)
   // One car a round: nobody waits for it, and three thousand are through in a few hours.
   await compute('stalest-care-dates')
+}
+
+/** After a backup that could not be made, it is tried again after so long, ms. */
+const TRY_AGAIN_MS = 30 * 60_000
+let notBefore = 0
+
+async function backUpAtNight(zone: string): Promise<void> {
+  const at = now()
+  if (Date.now() < notBefore) return
+  const { into, byHand } = backupPlaces()
+  if (byHand) return
+  const [latest] = await listBackups(into)
+  if (!isDue(zone, latest?.at, at)) return
+  // Whatever comes of it: a folder that cannot be written is not tried every five seconds.
+  notBefore = Date.now() + TRY_AGAIN_MS
+  const bytes = await compute('back-up', zone, at)
+  log.info({ backup: 'made', bytes })
 }
 
 /** Starts the rounds; one ends before the next begins. */

@@ -1,7 +1,9 @@
 import { requestFloor, requestRevision } from '@/app/request-floor'
+import { isMissed as isBackupMissed } from '@/core/backup'
 import { believed } from '@/core/climate'
 import { everyone, namesOf } from '@/core/shop'
 import { dayIn } from '@/core/time'
+import { BackupMissed } from '@/features/backup/backup-missed'
 import { Live } from '@/features/frame/live'
 import { PromisesAtRisk } from '@/features/yard/at-risk'
 import { AwayStrip } from '@/features/yard/away-strip'
@@ -13,6 +15,7 @@ import { StillToSetUp, Welcome } from '@/features/yard/welcome'
 import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
 import { countDue } from '@/server/aftercare/due-list'
+import { backupPlaces, listBackups } from '@/server/backup/places'
 import { database } from '@/server/db/connection'
 import { unreadReplies } from '@/server/messages/message-store'
 import { loadRefusedViews } from '@/server/queue/refused-view'
@@ -46,11 +49,15 @@ export default async function YardPage() {
   const refused = await loadRefusedViews(db, floor, (at) => moment(setup.region, at, floor.now))
   const names = namesOf(setup)
   const isEmpty = floor.jobs.length === 0
+  const { into, byHand } = backupPlaces()
+  const [latest] = byHand ? [] : await listBackups(into)
+  const isMissed = !byHand && !isEmpty && isBackupMissed(latest?.at, floor.now)
   const { settingUp } = setup
   return (
     <>
       <Live since={since} />
       <div className="px-5 pt-5 empty:hidden">
+        {isMissed && <BackupMissed last={latest?.at} region={setup.region} now={floor.now} />}
         <PromisesAtRisk since={since} names={names} sure={setup.sure} region={setup.region} now={floor.now} />
         <RefusedEntries refused={refused} region={setup.region} now={floor.now} />
         <CarNotes

@@ -20,4 +20,7 @@ export type StaffAsk =
   | 'not-yourself'
   | 'idle-minutes'
   | 'set-up-first'
+  | 'backup-not-made'
+  | 'backup-broken'
+  | 'no-backup'
   | 'not-of-crew'

@@ -58,6 +58,7 @@ export const PAGES = {
   '/shop/staff': 'house',
   '/shop/journal': 'manage',
   '/shop/journal/journal.csv': 'manage',
+  '/shop/backups': 'manage',
   '/shop/data': 'manage',
   '/shop/data/everything.zip': 'house',
   '/shop/data/tables.zip': 'manage',

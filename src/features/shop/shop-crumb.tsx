@@ -1,3 +1,5 @@
+'use client'
+
 import { PatientLink } from '@/ui/patient-link'
 import { useOnward } from './setting-up'
 

@@ -137,6 +137,9 @@ export function ShopScreen({
           <ButtonLink look="outline" href="/shop/staff">
             Who signs in
           </ButtonLink>
+          <ButtonLink look="outline" href="/shop/backups">
+            Backups
+          </ButtonLink>
           <ButtonLink look="outline" href="/shop/journal">
             Journal
           </ButtonLink>

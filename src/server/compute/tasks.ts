@@ -1,3 +1,4 @@
+import path from 'node:path'
 import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import type { JobPlan } from '@/core/offer'
@@ -7,6 +8,8 @@ import type { Instant, LocalDay } from '@/core/time'
 import type { VehicleSize } from '@/core/vehicle'
 import { refreshStalest } from '../aftercare/care-dates'
 import { daysFor } from '../aftercare/short-jobs'
+import { backUp, backupPlaces, listBackups } from '../backup/places'
+import { rehearseBackup } from '../backup/restore'
 import { planOfList } from '../bring/bring-store'
 import { now } from '../clock'
 import { atOneMoment, database, writer } from '../db/connection'
@@ -55,6 +58,16 @@ export const TASKS = {
   promise: async (at: Instant, job: JobId) => watchPromise(await floorAt(at), job),
   /** What would make one promise surer. */
   helps: async (at: Instant, job: JobId) => helpsFor(await floorAt(at), job),
+  /** A backup now, by the clock of a zone; gives how large it is, bytes. */
+  'back-up': async (zone: string, at: Instant) => (await backUp(zone, at)).bytes,
+  /** Whether the latest backup could be restored: unpacks and compares it. Gives when it was made; nothing where there is none. */
+  'rehearse-backup': async () => {
+    const { into, passphrase } = backupPlaces()
+    const [latest] = await listBackups(into)
+    if (!latest) return undefined
+    const { madeAt } = await rehearseBackup(path.join(into, latest.name), into, passphrase)
+    return madeAt
+  },
   'why-not-earlier': async (at: Instant, jobId: JobId) => whyNotEarlier(await floorAt(at), jobId),
 }
 

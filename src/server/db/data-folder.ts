@@ -4,7 +4,7 @@ import path from 'node:path'
 /** The folder of database and files: `FERN_YARD_DATA`, or `data/` in the project. Made when it is missing. */
 export function dataFolder(): string {
   const folder = path.resolve(/* turbopackIgnore: true */ process.env.FERN_YARD_DATA ?? 'data')
-  mkdirSync(folder, { recursive: true })
+  mkdirSync(folder, { recursive: true, mode: 0o700 })
   return folder
 }
 

@@ -3,6 +3,7 @@ import { definitionOf } from '../action/define'
 import type { ActionDefinition } from '../action/perform'
 import { askForVisit } from '../aftercare/owner-wish'
 import * as visits from '../aftercare/visit-actions'
+import * as backups from '../backup/backup-actions'
 import * as lists from '../bring/bring-actions'
 import * as going from '../handover/going-actions'
 import * as handover from '../handover/handover-actions'
@@ -55,6 +56,7 @@ export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
 const MODULES = [
   away,
   lists,
+  backups,
   visits,
   going,
   handover,

@@ -64,7 +64,9 @@ test('whatever is sent to an action, it is answered with what is wrong and where
     ask: async (task: string, at: typeof AT, what: never) =>
       task === 'caller'
         ? answerCaller(await loadFloor(shop.db, at), what)
-        : workOut(shop.db, at, what, () => true),
+        : /backup|back-up/.test(task)
+          ? 1
+          : workOut(shop.db, at, what, () => true),
   }
   Object.assign(globalThis, { fernYardDesk: desk })
   const said: Said[] = []

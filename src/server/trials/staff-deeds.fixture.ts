@@ -41,5 +41,7 @@ export const staffDeeds = (): Deed[] => [
   action('session-off', 'staff.end-session', { session: 'nobody-has-it' }),
   action('rules', 'staff.keep-rules', { idleMinutes: 20, contactsForAll: false }),
   action('let-go-of', 'staff.close', { account: answered('hire', 'account') }),
+  action('back-up', 'shop.back-up', null),
+  action('rehearse', 'shop.rehearse-backup', null),
   action('sign-out', 'staff.sign-out', null),
 ]

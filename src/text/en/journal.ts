@@ -72,6 +72,8 @@ const DONE: Readonly<Record<string, string>> = {
   'quotes.decline': 'declined a quote for the customer',
   'quotes.write-supplement': 'wrote a supplement',
   'quotes.write-version': 'wrote a quote',
+  'shop.back-up': 'made a backup',
+  'shop.rehearse-backup': 'tried whether a backup can be restored',
   'shop.begin-spell': 'began a spell of weather',
   'shop.keep-crew': 'changed people, bays or hours',
   'shop.keep-devices': 'changed the sensors',

@@ -25,5 +25,10 @@ export const STAFF_ASKS: Record<StaffAsk, () => string> = {
   'not-yourself': () => 'You cannot take yourself away while you are signed in. Another owner can.',
   'idle-minutes': () => `Type whole minutes from ${IDLE_MINUTES.least} to ${IDLE_MINUTES.most}.`,
   'set-up-first': () => 'Set up an owner first; until then everybody at this machine is one.',
+  'backup-not-made': () =>
+    'The backup could not be made. Check that its folder can be written and has room, then try again.',
+  'backup-broken': () =>
+    'The latest backup cannot be restored. Make a new one, and look at the disk it lies on.',
+  'no-backup': () => 'There is no backup yet. Make one first.',
   'not-of-crew': () => 'Choose somebody of the crew, or nobody.',
 }

@@ -9,7 +9,7 @@ import { loadShop } from '@/server/shop/shop-store'
 export async function GET(request: Request, { params }: { params: Promise<{ table: string }> }) {
   const { table } = await params
   const name = table.replace(/\.csv$/, '')
-  const write = CSV_TABLES[name]
+  const write = Object.hasOwn(CSV_TABLES, name) ? CSV_TABLES[name] : undefined
   if (!write) return new Response('There is no such table.', { status: 404 })
   const months = new URL(request.url).searchParams.get('months')
   const db = await database()

@@ -1,0 +1,94 @@
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { afterEach, beforeEach, expect, test } from 'vitest'
+import { instantOrThrow } from '@/core/time'
+import { OPEN_SHOP } from '@/server/action/caller'
+import { writeEntry } from '@/server/action/journal'
+import { openDatabase } from '@/server/db/connection'
+import { isShopCommand, runShopCommand } from './shop-commands'
+
+let home: string
+let data: string
+beforeEach(async () => {
+  home = mkdtempSync(path.join(tmpdir(), 'fern-yard-cli-'))
+  data = path.join(home, 'data')
+})
+afterEach(() => rmSync(home, { recursive: true, force: true }))
+
+const AT = instantOrThrow('2027-01-13T10:20:00Z')
+
+async function shop() {
+  mkdirSync(data)
+  const db = await openDatabase(path.join(data, 'fern-yard.db'))
+  for (const key of ['first-entry', 'second-entry'])
+    await writeEntry(db, {
+      key,
+      action: 'stock.order',
+      caller: OPEN_SHOP,
+      at: AT,
+      input: { key },
+      answer: { ok: true, value: null },
+      secret: false,
+    })
+  return db
+}
+const run = async (...args: string[]) => {
+  const said = await runShopCommand(args)
+  return { ...said, json: said.stdout ? JSON.parse(said.stdout) : undefined }
+}
+
+test('a shop is backed up, tried and restored over what stood there', async () => {
+  await (await shop()).destroy()
+  const { status, json } = await run('backup', '--data', data)
+  expect(status).toBe(0)
+  expect(path.dirname(json.file)).toBe(`${data}-backups`)
+  expect((await run('restore', json.file, '--data', data, '--rehearse')).json).toMatchObject({ whole: true })
+  const restored = await run('restore', json.file, '--data', data)
+  expect(restored.json).toMatchObject({ restored: data, rows: { action_journal: 2 } })
+  expect(readdirSync(restored.json.stoodBefore)).toContain('fern-yard.db')
+  expect((await run('journal', '--data', data)).json).toMatchObject({ entries: 2 })
+})
+
+test('with a passphrase from a file, and not without', async () => {
+  await (await shop()).destroy()
+  const secret = path.join(home, 'secret')
+  writeFileSync(secret, 'gulls on a wet roof\n')
+  const { json } = await run('backup', '--data', data, '--passphrase-file', secret)
+  const without = await run('restore', json.file, '--data', data)
+  expect(without.status).toBe(2)
+  expect(without.stderr).toContain('--passphrase-file')
+  expect((await run('restore', json.file, '--data', data, '--passphrase-file', secret)).status).toBe(0)
+})
+
+test('an altered journal is told with 1, and where', async () => {
+  const db = await shop()
+  await db('action_journal').where({ position: 1 }).update({ action: 'stock.end-order' })
+  await db.destroy()
+  expect(await run('journal', '--data', data)).toMatchObject({
+    status: 1,
+    json: { broken: { position: 1, why: 'changed' } },
+  })
+})
+
+test('bad input is said in words and leaves with 2', async () => {
+  for (const [args, words] of [
+    [['backup', '--data', data], 'there is no shop in this folder'],
+    [['restore', '--data', data], 'name the backup'],
+    [['restore', path.join(home, 'nothing'), '--data', data], 'there is no such file'],
+    [['backup', '--datum', data], 'datum'],
+  ] as const) {
+    const { status, stderr } = await run(...args)
+    expect(status).toBe(2)
+    expect(stderr).toContain(words)
+  }
+  await (await shop()).destroy()
+  writeFileSync(path.join(data, 'served.lock'), String(process.ppid))
+  const { json } = await run('backup', '--data', data)
+  expect((await run('restore', json.file, '--data', data)).stderr).toContain('Stop it first')
+})
+
+test('no other word is a command of a shop', () => {
+  for (const word of ['schedule', '__proto__', 'constructor', '', undefined])
+    expect(isShopCommand(word)).toBe(false)
+})

@@ -1,0 +1,124 @@
+import { existsSync, readFileSync } from 'node:fs'
+import path from 'node:path'
+import { parseArgs } from 'node:util'
+import { instantOf } from '@/core/time'
+import { verifyJournal } from '@/server/action/journal'
+import { makeBackup } from '@/server/backup/make'
+import { BackupError, rehearseBackup, restoreBackup } from '@/server/backup/restore'
+import { connect } from '@/server/db/connection'
+import { badBackupText } from '@/text/en/backup'
+import { BadInput, readText } from './input'
+import type { Said } from './run'
+import { SHOP_USAGE } from './shop-usage'
+
+/** Commands about the folder of a shop itself. They take their time, and say what came of it as JSON. */
+
+const OPTIONS = {
+  data: { type: 'string' },
+  into: { type: 'string' },
+  'passphrase-file': { type: 'string' },
+  rehearse: { type: 'boolean' },
+} as const
+
+type Given = {
+  files: string[]
+  /** The data folder. */
+  folder: string
+  into: string
+  passphrase?: string
+  rehearse: boolean
+}
+
+function given(args: readonly string[]): Given {
+  let read: ReturnType<typeof parseArgs<{ options: typeof OPTIONS; allowPositionals: true }>>
+  try {
+    read = parseArgs({ args: [...args], options: OPTIONS, allowPositionals: true })
+  } catch (error) {
+    throw new BadInput([error instanceof Error ? error.message : String(error), ...SHOP_USAGE])
+  }
+  const { data, into, 'passphrase-file': secret, rehearse = false } = read.values
+  const folder = path.resolve(data ?? process.env.FERN_YARD_DATA ?? 'data')
+  return {
+    files: read.positionals,
+    folder,
+    into: path.resolve(into ?? process.env.FERN_YARD_BACKUPS ?? `${folder}-backups`),
+    ...(secret ? { passphrase: readText(secret).trimEnd() } : {}),
+    rehearse,
+  }
+}
+
+function theShop(folder: string): string {
+  const file = path.join(folder, 'fern-yard.db')
+  if (!existsSync(file))
+    throw new BadInput([`${folder}: there is no shop in this folder. Name it with --data FOLDER.`])
+  return file
+}
+
+/** The process that serves a folder now. */
+function servedBy(folder: string): number | undefined {
+  const lock = path.join(folder, 'served.lock')
+  const pid = existsSync(lock) ? Number(readFileSync(lock, 'utf8')) : Number.NaN
+  if (!Number.isInteger(pid) || pid <= 0) return undefined
+  try {
+    process.kill(pid, 0)
+    return pid
+  } catch {
+    return undefined
+  }
+}
+
+async function backup({ folder, into, passphrase }: Given) {
+  theShop(folder)
+  return makeBackup({ folder, into, ...(passphrase ? { passphrase } : {}) }, instantOf(new Date()))
+}
+
+async function restore({ files: [file], folder, passphrase, rehearse }: Given) {
+  if (file === undefined) throw new BadInput(['name the backup to restore.', ...SHOP_USAGE])
+  try {
+    if (rehearse)
+      return {
+        whole: true,
+        ...(await rehearseBackup(file, path.dirname(folder), passphrase)),
+        files: undefined,
+      }
+    const by = servedBy(folder)
+    const { manifest, stoodBefore } = await restoreBackup(
+      { file, folder, ...(passphrase ? { passphrase } : {}), ...(by === undefined ? {} : { servedBy: by }) },
+      new Date(),
+    )
+    return {
+      restored: folder,
+      madeAt: manifest.madeAt,
+      rows: manifest.rows,
+      ...(stoodBefore ? { stoodBefore } : {}),
+    }
+  } catch (error) {
+    if (error instanceof BackupError) throw new BadInput([`${file}: ${badBackupText(error.bad)}`])
+    throw error
+  }
+}
+
+async function journal({ folder }: Given) {
+  const db = connect(theShop(folder), { readOnly: true })
+  try {
+    return await verifyJournal(db)
+  } finally {
+    await db.destroy()
+  }
+}
+
+const COMMANDS: Readonly<Record<string, (asked: Given) => Promise<object>>> = { backup, restore, journal }
+
+export const isShopCommand = (name: string | undefined) => name !== undefined && Object.hasOwn(COMMANDS, name)
+
+/** Runs a command about the shop's folder: JSON on standard output, messages on standard error, 2 for bad input, 1 where a journal was altered. */
+export async function runShopCommand([name, ...rest]: readonly string[]): Promise<Said> {
+  try {
+    const answer = await COMMANDS[name!]!(given(rest))
+    const status = 'broken' in answer ? 1 : 0
+    return { status, stdout: `${JSON.stringify(answer, null, 2)}\n`, stderr: '' }
+  } catch (error) {
+    if (!(error instanceof BadInput)) throw error
+    return { status: 2, stdout: '', stderr: error.faults.map((fault) => `yard: ${fault}\n`).join('') }
+  }
+}
