@@ -139,17 +139,28 @@ test('lofts in one room: the plan keeps dust from a car that is coated, says so,
   await expect(page.getByRole('region', { name: 'What is in hand' })).toContainText('IM 4471')
 })
 
-test('every calendar can be read by another program', async ({ page, request }) => {
+test('a calendar can be read by another program under an address of its own, until that is revoked', async ({
+  page,
+  request,
+}) => {
   await openCrew(page)
+  let last = ''
   for (const name of ['Who comes and goes', 'Brída', 'Loft 1']) {
-    const href = await page.getByRole('link', { name, exact: true }).getAttribute('href')
-    const answer = await request.get(shop.url + href!)
+    await page.getByRole('button', { name: `Make an address for ${name}` }).click()
+    const made = page.getByRole('status').filter({ hasText: `${name}: ` })
+    last = (await made.getByRole('link').getAttribute('href'))!
+    const answer = await request.get(last)
     expect(answer.headers()['content-type']).toContain('text/calendar')
     expect(await answer.text()).toMatch(
       /^BEGIN:VCALENDAR\r\n[\s\S]+BEGIN:VEVENT\r\n[\s\S]+END:VCALENDAR\r\n$/,
     )
   }
-  expect((await request.get(`${shop.url}/calendars/people/nobody.ics`)).status()).toBe(404)
+  expect((await request.get(`${shop.url}/calendars/people/brida.ics`)).status()).toBe(404)
+  expect((await request.get(`${shop.url}/calendars/all.ics`)).status()).toBe(404)
+  await page.reload()
+  await page.getByRole('button', { name: 'Revoke an address for Loft 1' }).click()
+  await expect(page.getByRole('button', { name: 'Revoke an address for Loft 1' })).toHaveCount(0)
+  expect((await request.get(last)).status()).toBe(404)
 })
 
 test('readable by everyone, in either light', async ({ page }) => {

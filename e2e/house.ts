@@ -78,6 +78,7 @@ export class House {
           NODE_ENV: 'production',
           HOST: '127.0.0.1',
           FERN_YARD_NAMES: 'shop.test',
+          FERN_YARD_PUBLIC_URL: this.url,
           FERN_YARD_BACKUPS: 'by-hand',
           PORT: String(this.port),
           FERN_YARD_DATA: data,

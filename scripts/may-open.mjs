@@ -119,7 +119,8 @@ export function mayNotOpen({ folder, host, steps, isNew = false }) {
   if (bavail * bsize < LEAST_ROOM)
     return `Less than ${LEAST_ROOM / 1024 / 1024} MB are left on the disk of ${folder}. Make room, then start again.`
   const other = takeFolder(folder)
-  if (other) return `Fern Yard is already served from ${folder}, by process ${other}. Stop that one first; if it is none of Fern Yard, delete ${LOCK} in the folder.`
+  if (other)
+    return `Fern Yard is already served from ${folder}, by process ${other}. Stop that one first; if it is none of Fern Yard, delete ${LOCK} in the folder.`
   const why = faultOfFolder({ folder, host, steps, isNew })
   if (why) leaveFolder(folder)
   return why

@@ -124,5 +124,7 @@ export function address() {
 export function serve() {
   const { host, port } = address()
   say(`serving on http://${host}:${port} (Ctrl+C stops it)`)
-  run(process.execPath, [at('scripts', 'server.mjs')], { env: { ...environment, NODE_ENV: 'production' } })
+  run(process.execPath, [at('scripts', 'server.mjs')], {
+    env: { ...environment, ...process.env, NODE_ENV: 'production' },
+  })
 }

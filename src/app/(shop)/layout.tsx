@@ -1,3 +1,4 @@
+import clsx from 'clsx'
 import type { Metadata } from 'next'
 import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
@@ -45,7 +46,14 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             <Wordmark />
           </Link>
           <MainMenu role={here.role} />
-          <p className="ml-auto text-sm text-ink-soft max-xl:hidden">
+          <p
+            className={clsx(
+              'ml-auto text-sm text-ink-soft',
+              here.name
+                ? 'max-2xl:invisible max-2xl:w-0 max-2xl:overflow-hidden max-2xl:whitespace-nowrap'
+                : 'max-xl:hidden',
+            )}
+          >
             {screenDay(setup.region, today, today)}, {clock(setup.region, at)}
           </p>
           <SendOn />

@@ -23,4 +23,5 @@ export type StaffAsk =
   | 'backup-not-made'
   | 'backup-broken'
   | 'no-backup'
+  | 'no-public-address'
   | 'not-of-crew'

@@ -7,6 +7,7 @@ import { Button, ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { Link } from '@/ui/link'
 import { ShopCrumb } from '../shop/shop-crumb'
+import { DayField } from './day-field'
 import { SentFacts } from './sent-facts'
 import { addressOf, type Typed } from './sought'
 
@@ -77,9 +78,7 @@ export function JournalScreen({ rows, people, typed, hasOlder, region, now }: Pr
         <Field label="Plate">
           <input className="field" name="plate" maxLength={20} defaultValue={typed.plate ?? ''} />
         </Field>
-        <Field label="Day">
-          <input className="field" type="date" name="day" defaultValue={typed.day ?? ''} />
-        </Field>
+        <DayField name="day" first={typed.day ?? ''} />
         <Button type="submit" look="outline">
           Show
         </Button>

@@ -42,7 +42,7 @@ export function PrivateLinks<Subject>({
         look="outline"
         className="w-full"
         disabled={pending}
-        onClick={() => run(make, subject, ({ path }) => setAddress(location.origin + path))}
+        onClick={() => run(make, subject, ({ path }) => setAddress(new URL(path, location.origin).href))}
       >
         {label}
       </Button>

@@ -11,6 +11,7 @@ import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
 import { BayForm } from './bay-form'
 import { ClosedDays } from './closed-days'
+import { FeedList, type FeedRow } from './feed-list'
 import { HolidayList } from './holiday-list'
 import { PersonForm } from './person-form'
 import { SaveBar } from './save-bar'
@@ -22,6 +23,7 @@ type Props = {
   /** Those whose public holidays are known. */
   countries: readonly { code: string; name: string }[]
   version: number
+  feeds: readonly FeedRow[]
   today: LocalDay
 }
 
@@ -36,7 +38,7 @@ function freshId(stem: string, list: readonly { id: string }[]): string {
 }
 
 /** Who works here and when, which bays there are, when the counter is open, and which days nobody is here. */
-export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
+export function CrewScreen({ crew, countries, version: readAt, feeds, today }: Props) {
   const [typed, setTyped] = useState(crew)
   const [version, setVersion] = useState(readAt)
   const saving = useAction()
@@ -150,21 +152,9 @@ export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
       </Part>
       <Part
         title="For other calendars"
-        words="Addresses any calendar program on this network can subscribe to."
+        words="Make an address, and a calendar program can subscribe to it. Revoke it when a telephone is lost."
       >
-        <ul className="grid gap-x-6 sm:grid-cols-2">
-          {[
-            { name: 'Who comes and goes', href: '/calendars/shop/all.ics' },
-            ...crew.people.map(({ id, name }) => ({ name, href: `/calendars/people/${id}.ics` })),
-            ...crew.places.map(({ id, name }) => ({ name, href: `/calendars/bays/${id}.ics` })),
-          ].map(({ name, href }) => (
-            <li key={href}>
-              <a className="inline-flex min-h-11 items-center underline underline-offset-4" href={href}>
-                {name}
-              </a>
-            </li>
-          ))}
-        </ul>
+        <FeedList feeds={feeds} />
       </Part>
       <SaveBar saving={saving} onSave={keep} saved="Saved. The current plan stays until you re-plan." />
     </div>

@@ -14,7 +14,7 @@ export type Caller = {
   paired?: string
   /** The tablet whose queue it stood in. */
   device?: string
-  /** Under which the shop was reached, such as `https://shop.example`; unknown to what comes from a tablet’s queue. */
+  /** Under which owners of cars reach the shop, such as `https://cars.shop.example`; nothing where whoever runs it has not said. */
   address?: string
   /** Where it comes from on the network. */
   peer?: string

@@ -19,6 +19,7 @@ const ITS_OWN = new Set([
   'devices',
   'private_links',
   'owner_links',
+  'feeds',
   'accounts',
   'paired_devices',
   'sessions',

@@ -207,6 +207,17 @@ export type DevicesRow = {
   next: number
 }
 
+export type FeedsRow = {
+  token_hash: string
+  kind: 'shop' | 'people' | 'bays'
+  of_id: string
+  made_at: string
+  read_at: string | null
+  revoked_at: string | null
+}
+
+type FeedsIn = In<FeedsRow, 'made_at' | 'read_at' | 'revoked_at', never>
+
 export type FilmReadingsRow = {
   job_id: JobId
   phase: 'before' | 'after'
@@ -937,6 +948,7 @@ declare module 'knex/types/tables' {
       Changed<DefectsRow>
     >
     devices: Knex.CompositeTableType<DevicesRow, DevicesRow, Changed<DevicesRow>>
+    feeds: Knex.CompositeTableType<FeedsRow, Written<FeedsIn, 'read_at' | 'revoked_at'>, Changed<FeedsIn>>
     film_readings: Knex.CompositeTableType<
       FilmReadingsRow,
       Written<FilmReadingsRow, 'settled' | 'on_edge'>,

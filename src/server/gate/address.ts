@@ -53,6 +53,8 @@ export type Door = 'shop' | 'owners' | 'none'
 export function doorOf(host: string | null, { names, publicUrl }: Addresses): Door {
   const name = nameOf(host)
   if (name === undefined) return 'none'
+  // Who tries the pages of owners on the machine itself is still in the shop.
+  if (name === 'localhost' || name === '127.0.0.1' || name === '[::1]') return 'shop'
   if (publicUrl && host!.toLowerCase() === publicUrl.host) return 'owners'
   const isFigures = isIP(name.replace(/^\[|\]$/g, '')) !== 0
   return isFigures || names.has(name) ? 'shop' : 'none'

@@ -126,10 +126,10 @@ export const makePrivateLink = defineAction({
   who: 'desk',
   secret: true,
   input: z.strictObject({ jobId: aJob }),
-  write: async ({ trx, at }, { jobId }) => {
+  write: async ({ trx, at, caller }, { jobId }) => {
     if (!(await findJob(trx, jobId))) return refuse('gone', ask('job-gone'))
     const token = await makeJobLink(trx, jobId, at, plusMinutes(at, LINK_DAYS * 1440))
-    return done({ path: `/g/${token}` })
+    return done({ path: `${caller.address ?? ''}/g/${token}` })
   },
 })
 

@@ -1,7 +1,7 @@
 'use server'
 
 import { z } from 'zod'
-import { type Answer, done, refuse } from '@/core/answer'
+import { type Answer, done, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { CHANNELS, LANGUAGES } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
@@ -30,10 +30,18 @@ const pagePath = async ({ trx, at }: Doing, vehicleId: VehicleId): Promise<strin
   return token && `/o/${token}`
 }
 
-/** A new private page of a vehicle for its owner, as a whole address. */
-async function pageFor(doing: Doing, vehicleId: VehicleId): Promise<string | undefined> {
+type Page = { ok: true; value: { page?: string } } | Refusal
+
+/**
+ * A new private page of a vehicle for its owner, as a whole address, where the words ask for one. Where owners reach the shop is set by whoever
+ * runs it: no request may say so.
+ */
+async function pageFor(doing: Doing, vehicleId: VehicleId, { text }: Pick<Template, 'text'>): Promise<Page> {
+  if (!text.includes('{page}')) return { ok: true, value: {} }
+  const { address } = doing.caller
+  if (!address) return refuse('rule', ask('no-public-address'))
   const path = await pagePath(doing, vehicleId)
-  return path && `${doing.caller.address ?? 'http://localhost'}${path}`
+  return { ok: true, value: path ? { page: `${address}${path}` } : {} }
 }
 
 async function queueOne(
@@ -44,10 +52,11 @@ async function queueOne(
 ): Promise<Answer<null>> {
   const { due, customer, vehicle, route } = proposed
   if (route.kind === 'held') return refuse('rule', ask('no-consent'))
-  const page = await pageFor(doing, vehicle.id)
+  const page = await pageFor(doing, vehicle.id, words)
+  if (!page.ok) return page
   const facts = {
     ...dueFacts(shop.setup.region, proposed.customer.language, due),
-    ...(page ? { page } : {}),
+    ...page.value,
   }
   const text = writtenOut(words, shop, proposed, facts)
   if (!text.ok) return refuse('rule', text.error.message)
@@ -118,13 +127,14 @@ export const writeToOwner = defineAction({
     if (!known) return refuse('gone', ask('vehicle-gone'))
     const [unknown] = unknownFacts(template).filter((name) => name !== 'page')
     if (unknown) return refuse('input', TEMPLATE_ERROR_TEXT['unknown-fact'](unknown), 'text')
-    const page = template.text.includes('{page}') ? await pageFor(doing, vehicleId) : undefined
+    const page = await pageFor(doing, vehicleId, template)
+    if (!page.ok) return page
     const { customer, vehicle } = known
     const facts = {
       name: customer.name,
       car: vehicle.model,
       shop: shop.setup.name,
-      ...(page ? { page } : {}),
+      ...page.value,
     }
     const text = fillIn(template, facts)
     if (!text.ok) return refuse('input', TEMPLATE_ERROR_TEXT[text.error.code](text.error.name), 'text')
@@ -256,7 +266,7 @@ export const makePage = defineAction({
   input: z.strictObject({ vehicleId: aVehicle }),
   write: async (doing, { vehicleId }) => {
     const path = await pagePath(doing, vehicleId)
-    return path ? done({ path }) : refuse('gone', ask('vehicle-gone'))
+    return path ? done({ path: `${doing.caller.address ?? ''}${path}` }) : refuse('gone', ask('vehicle-gone'))
   },
 })
 

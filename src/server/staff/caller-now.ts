@@ -5,6 +5,7 @@ import type { Instant } from '@/core/time'
 import { type Caller, OPEN_SHOP, STRANGER } from '../action/caller'
 import { now } from '../clock'
 import { database } from '../db/connection'
+import { addressesOf } from '../gate/address'
 import { isSetUp } from './accounts'
 import { deviceOfToken } from './paired-devices'
 import { type Session, sessionOf } from './sessions'
@@ -58,10 +59,10 @@ export async function callerNow(): Promise<Caller> {
   )
   const queueOf = head.get('x-fern-device')
   const peer = head.get('x-fern-peer')
-  const host = head.get('x-forwarded-host') ?? head.get('host') ?? 'localhost'
+  const { publicUrl } = addressesOf(process.env)
   return {
     ...caller,
-    address: `${head.get('x-forwarded-proto') ?? 'http'}://${host}`,
+    ...(publicUrl ? { address: publicUrl.origin } : {}),
     ...(peer ? { peer } : {}),
     ...(queueOf && queueOf.length <= 64 ? { device: queueOf } : {}),
   }

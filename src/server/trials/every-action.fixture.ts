@@ -15,6 +15,7 @@ import * as messages from '../messages/message-actions'
 import * as photos from '../photos/photo-actions'
 import { takePhoto } from '../photos/take-photo'
 import * as enquiries from '../planning/enquiry-actions'
+import * as feeds from '../planning/feed-actions'
 import * as holds from '../planning/hold-actions'
 import * as moves from '../planning/move-actions'
 import * as outages from '../planning/outage-actions'
@@ -67,6 +68,7 @@ const MODULES = [
   messages,
   photos,
   enquiries,
+  feeds,
   holds,
   moves,
   outages,

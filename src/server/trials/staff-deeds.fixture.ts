@@ -41,6 +41,8 @@ export const staffDeeds = (): Deed[] => [
   action('session-off', 'staff.end-session', { session: 'nobody-has-it' }),
   action('rules', 'staff.keep-rules', { idleMinutes: 20, contactsForAll: false }),
   action('let-go-of', 'staff.close', { account: answered('hire', 'account') }),
+  action('feed', 'shop.make-feed', { kind: 'shop', of: 'all' }),
+  action('feed-off', 'shop.revoke-feed', { hash: 'nobody-has-it' }),
   action('back-up', 'shop.back-up', null),
   action('rehearse', 'shop.rehearse-backup', null),
   action('sign-out', 'staff.sign-out', null),

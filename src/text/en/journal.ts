@@ -73,6 +73,8 @@ const DONE: Readonly<Record<string, string>> = {
   'quotes.write-supplement': 'wrote a supplement',
   'quotes.write-version': 'wrote a quote',
   'shop.back-up': 'made a backup',
+  'shop.make-feed': 'made an address for a calendar',
+  'shop.revoke-feed': 'revoked an address of a calendar',
   'shop.rehearse-backup': 'tried whether a backup can be restored',
   'shop.begin-spell': 'began a spell of weather',
   'shop.keep-crew': 'changed people, bays or hours',

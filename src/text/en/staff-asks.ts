@@ -30,5 +30,7 @@ export const STAFF_ASKS: Record<StaffAsk, () => string> = {
   'backup-broken': () =>
     'The latest backup cannot be restored. Make a new one, and look at the disk it lies on.',
   'no-backup': () => 'There is no backup yet. Make one first.',
+  'no-public-address': () =>
+    'This message leads to a page, and where owners reach the shop is not set. Set FERN_YARD_PUBLIC_URL and start again, or take {page} out of the words.',
   'not-of-crew': () => 'Choose somebody of the crew, or nobody.',
 }

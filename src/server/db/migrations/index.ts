@@ -41,6 +41,7 @@ import { events } from './0040-events'
 import { holds } from './0041-holds'
 import { shopTrials } from './0042-shop-trials'
 import { staff } from './0043-staff'
+import { feeds } from './0044-feeds'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -88,5 +89,6 @@ export const MIGRATIONS: readonly Migration[] = [
   holds,
   shopTrials,
   staff,
+  feeds,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
