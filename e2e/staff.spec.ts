@@ -41,7 +41,7 @@ async function byPin(page: Page, name: string, pin: string) {
 
 async function signOut(page: Page, name: string) {
   await page.getByRole('button', { name: new RegExp(`^${name}`) }).click()
-  await page.getByRole('menuitem', { name: 'Sign out' }).click()
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click()
   await page.waitForURL('**/sign-in*')
 }
 
@@ -166,7 +166,7 @@ test('a screen nobody was at is locked, and waits for whoever was there', async 
 test('a tablet that is lost is signed out at once, and its PINs open nothing', async () => {
   await desk.goto(`${shop.url}/sign-in`)
   await byPassphrase(desk, 'Rowan', PASSPHRASE)
-  await desk.waitForURL(`${shop.url}/`)
+  await expect(desk).toHaveURL(`${shop.url}/`)
   await desk.goto(`${shop.url}/shop/staff`)
   await desk.getByRole('button', { name: /No longer the shop’s/ }).click()
   await expect(desk.getByText('Tablet by the wash bay')).toHaveCount(0)

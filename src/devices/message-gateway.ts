@@ -98,10 +98,14 @@ export class SimulatedGateway implements MessageGateway {
 
   async news(ids: readonly string[], now: Instant): Promise<GatewayNews[]> {
     const find = this.db.prepare('SELECT id, key, address, taken_at FROM taken WHERE id = ?')
-    return ids
+    const news = ids
       .flatMap((id) => (find.get(id) as Row | undefined) ?? [])
       .flatMap(fateOf)
       .filter(({ at }) => at <= now)
+    // What has arrived is kept by whoever received it, and here no longer.
+    const forget = this.db.prepare("UPDATE taken SET text = '', subject = '' WHERE id = ?")
+    for (const { id } of news) forget.run(id)
+    return news
   }
 
   /** Everything it has taken, the oldest first: for whoever looks into the letter box. */

@@ -3,8 +3,10 @@ import type { Metadata } from 'next'
 import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
 import { readIn } from '@/core/region'
+import { dutyOf, mayDo } from '@/core/staff'
 import { dayIn } from '@/core/time'
 import { MainMenu } from '@/features/frame/main-menu'
+import { ROOMS } from '@/features/frame/rooms-of-shop'
 import { SendOn } from '@/features/frame/send-on'
 import { Shortcuts } from '@/features/frame/shortcuts'
 import { StyleNonce } from '@/features/frame/style-nonce'
@@ -45,7 +47,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <Link href="/" className="no-underline">
             <Wordmark />
           </Link>
-          <MainMenu role={here.role} />
+          <MainMenu rooms={ROOMS.filter(({ href }) => mayDo(here.role, dutyOf(href)))} />
           <p
             className={clsx(
               'ml-auto text-sm text-ink-soft',

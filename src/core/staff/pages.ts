@@ -7,6 +7,7 @@ import type { Duty } from './roles'
 export const PAGES = {
   '/': 'desk',
   '/sign-in': 'anybody',
+  '/sign-out': 'anybody',
   '/not-yours': 'team',
   '/you': 'team',
   '/intake': 'desk',

@@ -14,7 +14,7 @@ import {
   skipProposed,
   withdrawQueued,
 } from '@/server/messages/message-actions'
-import { CHANNEL_NAME, OCCASION_NAME } from '@/text/en/messages'
+import { CHANNEL_NAME, OCCASION_NAME, withoutToken } from '@/text/en/messages'
 import { moment } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
 import { Link } from '@/ui/link'
@@ -172,7 +172,9 @@ function SentRow({ message, plates, region, now }: SentProps) {
             {message.sentAt ? moment(region, message.sentAt, now) : ''} {messageStateText(message)}
           </span>
         </summary>
-        <p className="mt-1 max-w-prose rounded bg-lichen/60 p-3 whitespace-pre-line">{message.text}</p>
+        <p className="mt-1 max-w-prose rounded bg-lichen/60 p-3 whitespace-pre-line">
+          {withoutToken(message.text)}
+        </p>
         <ul className="mt-1 text-sm text-ink-soft">
           <li>
             {CHANNEL_NAME[message.channel]} to {message.address}
@@ -270,7 +272,7 @@ function Proposals({ proposals: { shown, more }, run, pending, onQueued }: Propo
                   {open === each.key && (
                     <div className="my-2 max-w-prose rounded bg-lichen/60 p-4">
                       <p className="font-head font-semibold">{each.subject}</p>
-                      <p className="mt-1 whitespace-pre-line">{each.text}</p>
+                      <p className="mt-1 whitespace-pre-line">{withoutToken(each.text)}</p>
                     </div>
                   )}
                 </li>

@@ -3,23 +3,11 @@
 import clsx from 'clsx'
 import { usePathname } from 'next/navigation'
 import { useId, useState } from 'react'
-import { dutyOf, mayDo, type Role } from '@/core/staff'
 import { Link } from '@/ui/link'
-
-const PAGES = [
-  { href: '/', label: 'Yard' },
-  { href: '/intake', label: 'Check in' },
-  { href: '/work', label: 'Today' },
-  { href: '/schedule', label: 'Schedule' },
-  { href: '/vehicles', label: 'Vehicles' },
-  { href: '/aftercare', label: 'Aftercare' },
-  { href: '/stock', label: 'Stock' },
-  { href: '/learning', label: 'Learning' },
-  { href: '/shop', label: 'Shop' },
-] as const
+import type { Room } from './rooms-of-shop'
 
 /** The pages of the app that are for whoever is here, in a row; on a phone behind a button, which folds again once one of them is chosen. */
-export function MainMenu({ role }: { role: Role }) {
+export function MainMenu({ rooms }: { rooms: readonly Room[] }) {
   const here = usePathname()
   // Open on the page where it was opened, and nowhere else.
   const [openAt, setOpenAt] = useState<string>()
@@ -44,7 +32,7 @@ export function MainMenu({ role }: { role: Role }) {
           isOpen ? 'max-md:grid' : 'max-md:hidden',
         )}
       >
-        {PAGES.filter(({ href }) => mayDo(role, dutyOf(href))).map(({ href, label }) => (
+        {rooms.map(({ href, label }) => (
           <Link
             key={href}
             href={href}

@@ -1,41 +1,34 @@
-'use client'
-
-import { DropdownMenu } from 'radix-ui'
-import { signOut } from '@/server/staff/sign-in-actions'
 import { Link } from '@/ui/link'
-import { useAction } from '@/ui/use-action'
-import { goTo } from '../staff/go-to'
 
-const item =
-  'flex min-h-11 w-full items-center rounded px-3 no-underline outline-none data-highlighted:bg-lichen'
+const MENU = 'who-is-here'
+const item = 'flex min-h-11 w-full items-center rounded px-3 no-underline hover:bg-lichen'
 
-/** Nothing of the cars stays on the screen of who has left. */
-function leave() {
-  navigator.serviceWorker?.controller?.postMessage({ forget: true })
-  goTo('/')
-}
-
-/** Who is signed in, and the way out. */
+/** Who is signed in, and the way out. The browser itself opens and closes the list: a card at the car needs no script for it. */
 export function WhoHere({ name }: { name: string }) {
-  const { run } = useAction()
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="flex min-h-11 items-center gap-1.5 rounded px-3 text-sm font-semibold hover:bg-lichen max-md:order-last">
+    <>
+      <button
+        type="button"
+        popoverTarget={MENU}
+        className="flex min-h-11 items-center gap-1.5 rounded px-3 text-sm font-semibold hover:bg-lichen"
+      >
         {name}
         <span aria-hidden>▾</span>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" sideOffset={4} className="sheet z-40 min-w-52 p-1.5">
-          <DropdownMenu.Item asChild>
-            <Link href="/you" className={item}>
-              Passphrase and PIN
-            </Link>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={() => run(signOut, null, leave)}>
+      </button>
+      <div
+        id={MENU}
+        popover="auto"
+        className="sheet fixed inset-auto top-13 right-4 m-0 min-w-52 p-1.5 text-ink"
+      >
+        <Link href="/you" className={item}>
+          Passphrase and PIN
+        </Link>
+        <form action="/sign-out" method="post">
+          <button type="submit" className={item}>
             Sign out
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+          </button>
+        </form>
+      </div>
+    </>
   )
 }

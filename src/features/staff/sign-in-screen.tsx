@@ -1,6 +1,6 @@
 'use client'
 
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import type { StaffRole } from '@/core/staff'
 import { ROLE_NAME } from '@/text/en/staff'
 import { Button } from '@/ui/button'
@@ -24,6 +24,10 @@ export function SignInScreen({ device, people, locked, to }: Props) {
   const known = people.find(({ name }) => name === locked)
   const [chosen, setChosen] = useState<string | undefined>(known?.name)
   const [byPassphrase, setByPassphrase] = useState(people.length === 0)
+  // Of who has signed out no card stays behind; of who comes back to a locked screen they all do.
+  useEffect(() => {
+    if (!locked) navigator.serviceWorker?.controller?.postMessage({ forget: true })
+  }, [locked])
   const title = chosen && !byPassphrase ? chosen : 'Sign in'
   return (
     <div className="mx-auto mt-[6vh] w-[min(26rem,92vw)]">

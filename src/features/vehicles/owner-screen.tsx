@@ -4,7 +4,7 @@ import type { VehicleId } from '@/core/ids'
 import type { Message, Template } from '@/core/messages'
 import type { Region } from '@/core/region'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
-import { OCCASION_NAME } from '@/text/en/messages'
+import { OCCASION_NAME, withoutToken } from '@/text/en/messages'
 import { moment, shortDay } from '@/text/formats'
 import { messageStateText } from '../aftercare/message-text'
 import { ContactForm } from './contact-form'
@@ -68,7 +68,9 @@ export function OwnerScreen({
                       {messageStateText(message)}
                     </span>
                   </p>
-                  <p className="mt-1 max-w-prose text-[15px] whitespace-pre-line">{message.text}</p>
+                  <p className="mt-1 max-w-prose text-[15px] whitespace-pre-line">
+                    {withoutToken(message.text)}
+                  </p>
                   {message.events
                     .filter(({ words }) => words)
                     .map(({ kind, words, at }) => (

@@ -20,10 +20,8 @@ import { CHANGED_MEANWHILE, loadShop, saveQuietAndClimate } from '../shop/shop-s
 import { findKnown, writeContact } from '../vehicles/vehicle-store'
 import { loadTemplates, markRead, saveTemplate, skipMessage, withdrawMessage } from './message-store'
 import { emptyOutbox } from './outbox'
+import { PAGE_DAYS, PAGE_TO_COME } from './owner-page'
 import { proposalsOf, putIntoQueue, writtenOut } from './proposed-messages'
-
-/** A page that a message leads to is good for so long, days (mem). */
-const PAGE_DAYS = 180
 
 const pagePath = async ({ trx, at }: Doing, vehicleId: VehicleId): Promise<string | undefined> => {
   const token = await makeOwnerLink(trx, vehicleId, at, plusMinutes(at, PAGE_DAYS * 1440))
@@ -33,15 +31,14 @@ const pagePath = async ({ trx, at }: Doing, vehicleId: VehicleId): Promise<strin
 type Page = { ok: true; value: { page?: string } } | Refusal
 
 /**
- * A new private page of a vehicle for its owner, as a whole address, where the words ask for one. Where owners reach the shop is set by whoever
- * runs it: no request may say so.
+ * Where the page of an owner will be, where the words ask for one; its token is put in as the message is handed over, and stands in no message
+ * that is kept. Where owners reach the shop is set by whoever runs it: no request may say so.
  */
-async function pageFor(doing: Doing, vehicleId: VehicleId, { text }: Pick<Template, 'text'>): Promise<Page> {
+function pageFor({ caller: { address } }: Doing, { text }: Pick<Template, 'text'>): Page {
   if (!text.includes('{page}')) return { ok: true, value: {} }
-  const { address } = doing.caller
-  if (!address) return refuse('rule', ask('no-public-address'))
-  const path = await pagePath(doing, vehicleId)
-  return { ok: true, value: path ? { page: `${address}${path}` } : {} }
+  return address
+    ? { ok: true, value: { page: `${address}/o/${PAGE_TO_COME}` } }
+    : refuse('rule', ask('no-public-address'))
 }
 
 async function queueOne(
@@ -52,7 +49,7 @@ async function queueOne(
 ): Promise<Answer<null>> {
   const { due, customer, vehicle, route } = proposed
   if (route.kind === 'held') return refuse('rule', ask('no-consent'))
-  const page = await pageFor(doing, vehicle.id, words)
+  const page = pageFor(doing, words)
   if (!page.ok) return page
   const facts = {
     ...dueFacts(shop.setup.region, proposed.customer.language, due),
@@ -127,7 +124,7 @@ export const writeToOwner = defineAction({
     if (!known) return refuse('gone', ask('vehicle-gone'))
     const [unknown] = unknownFacts(template).filter((name) => name !== 'page')
     if (unknown) return refuse('input', TEMPLATE_ERROR_TEXT['unknown-fact'](unknown), 'text')
-    const page = await pageFor(doing, vehicleId, template)
+    const page = pageFor(doing, template)
     if (!page.ok) return page
     const { customer, vehicle } = known
     const facts = {

@@ -1,10 +1,13 @@
 import type { Knex } from 'knex'
+import type { VehicleId } from '@/core/ids'
 import { asksToStop, type Message, nextLoud, OCCASION, type QuietHours } from '@/core/messages'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { MessageGateway } from '@/devices/message-gateway'
 import { CONSENT_WITHDRAWN } from '@/text/en/messages'
 import type { MessagesRow } from '../db/tables'
+import { makeOwnerLink } from '../links/owner-links'
 import { toMessage } from './message-store'
+import { PAGE_DAYS, PAGE_TO_COME } from './owner-page'
 
 /**
  * The way out. A message is claimed before it is handed over and marked as sent after, and it is handed over with its own id
@@ -45,6 +48,16 @@ async function mayStillSend(db: Knex, { occasion, customerId }: Message): Promis
   return customer?.may_remind === 1
 }
 
+/**
+ * The words as they are handed over: with a page of its own for the owner where they lead to one. Tried again it is another page: of two the
+ * carrier may have taken the first, so that both are good.
+ */
+async function withPage(db: Knex, vehicleId: VehicleId, text: string, now: Instant): Promise<string> {
+  if (!text.includes(PAGE_TO_COME)) return text
+  const token = await makeOwnerLink(db, vehicleId, now, plusMinutes(now, PAGE_DAYS * 1440))
+  return text.replaceAll(PAGE_TO_COME, token ?? '')
+}
+
 async function deliver(db: Knex, gateway: MessageGateway, message: Message, now: Instant): Promise<boolean> {
   const own = db('messages').where({ id: message.id, state: 'sending' })
   if (!(await mayStillSend(db, message))) {
@@ -53,7 +66,8 @@ async function deliver(db: Knex, gateway: MessageGateway, message: Message, now:
   }
   try {
     const { channel, address, subject, text } = message
-    const { id } = await gateway.send({ key: message.id, channel, address, subject, text }, now)
+    const sent = await withPage(db, message.vehicleId, text, now)
+    const { id } = await gateway.send({ key: message.id, channel, address, subject, text: sent }, now)
     await own.update({ state: 'sent', sent_at: now, gateway_id: id, last_error: '' })
     return true
   } catch (error) {

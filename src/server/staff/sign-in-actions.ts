@@ -1,8 +1,8 @@
 'use server'
 
 import { defineActionWith } from '../action/define'
-import { forgetInBrowser, keepInBrowser } from './browser'
-import { settingUp, signingIn, signingOut } from './sign-in'
+import { keepInBrowser } from './browser'
+import { settingUp, signingIn } from './sign-in'
 
 /** Signs somebody in. What the browser is known by is kept with it and told to no page. */
 export const signIn = defineActionWith(signingIn, async ({ token }) => {
@@ -12,10 +12,5 @@ export const signIn = defineActionWith(signingIn, async ({ token }) => {
 
 export const setUpOwner = defineActionWith(settingUp, async ({ token }) => {
   await keepInBrowser('session', token)
-  return null
-})
-
-export const signOut = defineActionWith(signingOut, async () => {
-  await forgetInBrowser('session')
   return null
 })

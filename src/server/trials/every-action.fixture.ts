@@ -34,6 +34,7 @@ import * as prices from '../shop/price-actions'
 import * as products from '../shop/product-actions'
 import * as ways from '../shop/shop-actions'
 import * as theme from '../shop/theme-actions'
+import { signingOut } from '../staff/sign-in'
 import * as signing from '../staff/sign-in-actions'
 import * as staff from '../staff/staff-actions'
 import * as stockOrders from '../stock/order-actions'
@@ -109,8 +110,9 @@ const MODULES = [
 export const EVERY_ACTION: ReadonlyMap<string, Definition> = new Map(
   [
     ...MODULES.flatMap((module) => Object.values(module)).flatMap((action) => definitionOf(action) ?? []),
-    // These two are called from routes of their own.
+    // These are called from routes of their own.
     takePhoto as unknown as Definition,
     askForVisit as unknown as Definition,
+    signingOut as unknown as Definition,
   ].map((definition) => [definition.name, definition]),
 )

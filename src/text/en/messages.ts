@@ -87,3 +87,6 @@ export const CONSENT_WITHDRAWN = 'Consent was withdrawn.'
 
 /** Stands in a preview for the address that is made when the message goes. */
 export const PAGE_SHOWN = '(their private page)'
+
+/** The token of a page is put in as a message is handed over, and is seen by its owner alone. */
+export const withoutToken = (text: string) => text.replaceAll('{page}', '…')

@@ -42,6 +42,7 @@ import { holds } from './0041-holds'
 import { shopTrials } from './0042-shop-trials'
 import { staff } from './0043-staff'
 import { feeds } from './0044-feeds'
+import { noTokenInMessages } from './0045-no-token-in-messages'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -90,5 +91,6 @@ export const MIGRATIONS: readonly Migration[] = [
   shopTrials,
   staff,
   feeds,
+  noTokenInMessages,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
