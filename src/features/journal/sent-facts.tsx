@@ -1,4 +1,4 @@
-/** What was sent with an action, as a list of names and values; folded until somebody asks. */
+/** What was sent with an action, as a list of names and values; folded until it is opened. */
 
 const MOST_FACTS = 40
 const MOST_LETTERS = 120

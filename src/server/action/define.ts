@@ -23,24 +23,27 @@ export function definitionOf(action: object): ActionDefinition<z.ZodType, unknow
   return definitions.get(action) as ActionDefinition<z.ZodType, unknown, unknown> | undefined
 }
 
-/** An action that writes. In a file of server functions it is exported as it is. */
+/**
+ * An action that writes. In a file of server functions it is exported as it is. Where what it gives is not told as it is, `tell` keeps a part of
+ * it with the browser and answers the rest.
+ */
 export function defineAction<Schema extends z.ZodType, Value, Prepared = undefined>(
   definition: ActionDefinition<Schema, Value, Prepared>,
-): Action<z.input<Schema>, Value> {
-  return defineActionWith(definition, async (value) => value)
-}
-
-/** The same, where what it gives is not told as it is: `tell` keeps a part of it with the browser and answers the rest. */
-export function defineActionWith<Schema extends z.ZodType, Value, Told, Prepared = undefined>(
+): Action<z.input<Schema>, Value>
+export function defineAction<Schema extends z.ZodType, Value, Told, Prepared = undefined>(
   definition: ActionDefinition<Schema, Value, Prepared>,
   tell: (value: Value) => Promise<Told>,
-): Action<z.input<Schema>, Told> {
-  const action: Action<z.input<Schema>, Told> = async (call) => {
+): Action<z.input<Schema>, Told>
+export function defineAction<Schema extends z.ZodType, Value, Told, Prepared = undefined>(
+  definition: ActionDefinition<Schema, Value, Prepared>,
+  tell?: (value: Value) => Promise<Told>,
+): Action<z.input<Schema>, Value | Told> {
+  const action: Action<z.input<Schema>, Value | Told> = async (call) => {
     const answer = await perform(await writer(), definition, call, { caller: await callerNow(), at: now() })
     if (!answer.ok) return answer
     wakePlanner()
     revalidatePath('/', 'layout')
-    return { ok: true, value: await tell(answer.value) }
+    return tell ? { ok: true, value: await tell(answer.value) } : answer
   }
   definitions.set(action, definition)
   return action

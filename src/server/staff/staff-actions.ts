@@ -7,7 +7,7 @@ import { ask } from '@/core/asks'
 import type { AccountId } from '@/core/ids'
 import { anAccount, aPerson, id } from '@/core/inputs'
 import { IDLE_MINUTES, PASSPHRASE_MOST, pinFault, plainPassphrase, STAFF_ROLES } from '@/core/staff'
-import { defineAction, defineActionWith } from '../action/define'
+import { defineAction } from '../action/define'
 import { plain } from '../db/plain'
 import { loadShop } from '../shop/shop-store'
 import { accountById, accountNamed, addAccount, hashedSecrets } from './accounts'
@@ -135,7 +135,7 @@ export const keepOwnSecrets = defineAction({
 })
 
 /** Makes the browser that asks one of the shop’s devices, on which a PIN is enough. */
-export const pairThisDevice = defineActionWith(pairing, async ({ id: device, token }) => {
+export const pairThisDevice = defineAction(pairing, async ({ id: device, token }) => {
   await keepInBrowser('device', token)
   return { id: device }
 })
