@@ -9,14 +9,13 @@ import { NumberInput } from '@/ui/number-input'
 import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
 
-/** After how long a screen is locked, and whether the floor sees how a customer is reached. */
-export function RulesForm({ rules }: { rules: { idleMinutes: number; contactsForAll: boolean } }) {
+/** After how long a screen is locked. */
+export function RulesForm({ rules }: { rules: { idleMinutes: number } }) {
   const [minutes, setMinutes] = useState(String(rules.idleMinutes))
-  const [forAll, setForAll] = useState(rules.contactsForAll)
   const { run, pending, refusal, isDone, errorAt, clear } = useAction()
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    run(keepStaffRules, { idleMinutes: numberOf(minutes), contactsForAll: forAll })
+    run(keepStaffRules, { idleMinutes: numberOf(minutes) })
   }
   return (
     <form onSubmit={submit} className="space-y-3">
@@ -31,18 +30,6 @@ export function RulesForm({ rules }: { rules: { idleMinutes: number; contactsFor
           />
         </Field>
       </div>
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-5 accent-fern"
-          checked={forAll}
-          onChange={(event) => {
-            setForAll(event.target.checked)
-            clear()
-          }}
-        />
-        Technicians and trainees see how a customer is reached
-      </label>
       <Refused refusal={refusal?.field === 'idleMinutes' ? undefined : refusal} />
       <div className="flex items-center gap-3">
         <Button type="submit" look="outline" disabled={pending}>

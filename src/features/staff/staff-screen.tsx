@@ -22,7 +22,7 @@ type Props = {
   isPaired: boolean
   sessions: readonly SessionRow[]
   wrong: readonly { name: string; whence: string; count: number; last: Instant; said: string }[]
-  rules: { idleMinutes: number; contactsForAll: boolean }
+  rules: { idleMinutes: number }
 }
 
 /** Who signs in and as what, on which devices, and who may what. */

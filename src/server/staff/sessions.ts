@@ -23,11 +23,11 @@ export type Session = {
   state: SessionState
 }
 
-export type StaffRules = { idleMinutes: number; contactsForAll: boolean }
+export type StaffRules = { idleMinutes: number }
 
 export async function staffRules(db: Knex): Promise<StaffRules> {
   const row = await db('staff_rules').first()
-  return { idleMinutes: row?.idle_minutes ?? IDLE_MINUTES.usual, contactsForAll: row?.contacts_for_all === 1 }
+  return { idleMinutes: row?.idle_minutes ?? IDLE_MINUTES.usual }
 }
 
 /** Begins a session and gives what the browser is known by; the session it had before ends, so that no token outlives a sign-in. */

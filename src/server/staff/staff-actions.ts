@@ -162,7 +162,7 @@ export const endSession = defineAction({
   },
 })
 
-/** After how long a screen is locked, and whether the floor sees how a customer is reached. */
+/** After how long a screen is locked. */
 export const keepStaffRules = defineAction({
   name: 'staff.keep-rules',
   who: 'house',
@@ -171,11 +171,10 @@ export const keepStaffRules = defineAction({
       .int(ask('idle-minutes'))
       .min(IDLE_MINUTES.least, ask('idle-minutes'))
       .max(IDLE_MINUTES.most, ask('idle-minutes')),
-    contactsForAll: z.boolean(),
   }),
-  write: async ({ trx }, { idleMinutes, contactsForAll }) => {
+  write: async ({ trx }, { idleMinutes }) => {
     await trx('staff_rules')
-      .insert({ one: 1, idle_minutes: idleMinutes, contacts_for_all: contactsForAll ? 1 : 0 })
+      .insert({ one: 1, idle_minutes: idleMinutes, contacts_for_all: 0 })
       .onConflict('one')
       .merge()
     return done()

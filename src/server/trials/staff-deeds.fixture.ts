@@ -39,7 +39,7 @@ export const staffDeeds = (): Deed[] => [
   action('unpair', 'staff.unpair-device', { device: 'nobody-has-it' }),
   action('sign-in', 'staff.sign-in', { name: NAME, by: 'passphrase', secret: PASSPHRASE, browser: 'trial' }),
   action('session-off', 'staff.end-session', { session: 'nobody-has-it' }),
-  action('rules', 'staff.keep-rules', { idleMinutes: 20, contactsForAll: false }),
+  action('rules', 'staff.keep-rules', { idleMinutes: 20 }),
   action('let-go-of', 'staff.close', { account: answered('hire', 'account') }),
   action('feed', 'shop.make-feed', { kind: 'shop', of: 'all' }),
   action('feed-off', 'shop.revoke-feed', { hash: 'nobody-has-it' }),
