@@ -76,7 +76,7 @@ export async function loadBench(): Promise<void> {
     const answer = await times.of('act', () =>
       fetch(`${shop.url}/api/queue`, {
         method: 'POST',
-        headers: { 'content-type': 'application/json' },
+        headers: { 'content-type': 'application/json', origin: shop.url },
         body: JSON.stringify({ device, waiting: [entry] }),
       }),
     )
