@@ -6,7 +6,8 @@ import { instantOrThrow } from '@/core/time'
 import { OPEN_SHOP } from '@/server/action/caller'
 import { writeEntry } from '@/server/action/journal'
 import { openDatabase } from '@/server/db/connection'
-import { isShopCommand, runShopCommand } from './shop-commands'
+import { runShopCommand } from './shop-commands'
+import { isShopCommand, type ShopCommand } from './shop-usage'
 
 let home: string
 let data: string
@@ -33,8 +34,8 @@ async function shop() {
     })
   return db
 }
-const run = async (...args: string[]) => {
-  const said = await runShopCommand(args)
+const run = async (name: ShopCommand, ...args: string[]) => {
+  const said = await runShopCommand(name, args)
   return { ...said, json: said.stdout ? JSON.parse(said.stdout) : undefined }
 }
 
@@ -78,7 +79,8 @@ test('bad input is said in words and leaves with 2', async () => {
     [['restore', path.join(home, 'nothing'), '--data', data], 'there is no such file'],
     [['backup', '--datum', data], 'datum'],
   ] as const) {
-    const { status, stderr } = await run(...args)
+    const [name, ...rest] = args
+    const { status, stderr } = await run(name, ...rest)
     expect(status).toBe(2)
     expect(stderr).toContain(words)
   }

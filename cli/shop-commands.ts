@@ -1,4 +1,4 @@
-import { existsSync, readFileSync } from 'node:fs'
+import { existsSync } from 'node:fs'
 import path from 'node:path'
 import { parseArgs } from 'node:util'
 import { instantOf } from '@/core/time'
@@ -7,9 +7,10 @@ import { makeBackup } from '@/server/backup/make'
 import { BackupError, rehearseBackup, restoreBackup } from '@/server/backup/restore'
 import { connect } from '@/server/db/connection'
 import { badBackupText } from '@/text/en/backup'
+import { servedBy } from '../scripts/may-open.mjs'
 import { BadInput, readText } from './input'
 import type { Said } from './run'
-import { SHOP_USAGE } from './shop-usage'
+import { SHOP_USAGE, type ShopCommand } from './shop-usage'
 
 /** Commands about the folder of a shop itself. They take their time, and say what came of it as JSON. */
 
@@ -54,19 +55,6 @@ function theShop(folder: string): string {
   return file
 }
 
-/** The process that serves a folder now. */
-function servedBy(folder: string): number | undefined {
-  const lock = path.join(folder, 'served.lock')
-  const pid = existsSync(lock) ? Number(readFileSync(lock, 'utf8')) : Number.NaN
-  if (!Number.isInteger(pid) || pid <= 0) return undefined
-  try {
-    process.kill(pid, 0)
-    return pid
-  } catch {
-    return undefined
-  }
-}
-
 async function backup({ folder, into, passphrase }: Given) {
   theShop(folder)
   return makeBackup({ folder, into, ...(passphrase ? { passphrase } : {}) }, instantOf(new Date()))
@@ -107,14 +95,16 @@ async function journal({ folder }: Given) {
   }
 }
 
-const COMMANDS: Readonly<Record<string, (asked: Given) => Promise<object>>> = { backup, restore, journal }
-
-export const isShopCommand = (name: string | undefined) => name !== undefined && Object.hasOwn(COMMANDS, name)
+const COMMANDS: Readonly<Record<ShopCommand, (asked: Given) => Promise<object>>> = {
+  backup,
+  restore,
+  journal,
+}
 
 /** Runs a command about the shop's folder: JSON on standard output, messages on standard error, 2 for bad input, 1 where a journal was altered. */
-export async function runShopCommand([name, ...rest]: readonly string[]): Promise<Said> {
+export async function runShopCommand(name: ShopCommand, rest: readonly string[]): Promise<Said> {
   try {
-    const answer = await COMMANDS[name!]!(given(rest))
+    const answer = await COMMANDS[name](given(rest))
     const status = 'broken' in answer ? 1 : 0
     return { status, stdout: `${JSON.stringify(answer, null, 2)}\n`, stderr: '' }
   } catch (error) {

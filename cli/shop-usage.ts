@@ -4,3 +4,9 @@ export const SHOP_USAGE = [
   'restore FILE [--data FOLDER] [--passphrase-file FILE] [--rehearse]',
   'journal [--data FOLDER]',
 ]
+
+export const SHOP_COMMANDS = ['backup', 'restore', 'journal'] as const
+export type ShopCommand = (typeof SHOP_COMMANDS)[number]
+
+export const isShopCommand = (name: string | undefined): name is ShopCommand =>
+  SHOP_COMMANDS.some((each) => each === name)

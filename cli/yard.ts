@@ -1,9 +1,11 @@
 import { runYard } from './run'
-import { isShopCommand, runShopCommand } from './shop-commands'
+import { isShopCommand } from './shop-usage'
 
-/** The core, and the folder of a shop, from the command line. */
-const args = process.argv.slice(2)
-const { status, stdout, stderr } = isShopCommand(args[0]) ? await runShopCommand(args) : runYard(args)
+/** The core, and the folder of a shop, from the command line. The core needs no database: it is loaded for a shop's folder alone. */
+const [name, ...rest] = process.argv.slice(2)
+const { status, stdout, stderr } = isShopCommand(name)
+  ? await (await import('./shop-commands')).runShopCommand(name, rest)
+  : runYard(process.argv.slice(2))
 process.stdout.write(stdout)
 process.stderr.write(stderr)
 process.exitCode = status

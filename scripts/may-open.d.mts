@@ -5,4 +5,5 @@ export function mayNotOpen(asked: {
   steps: readonly string[]
   isNew?: boolean
 }): string | undefined
+export function servedBy(folder: string): number | undefined
 export function leaveFolder(folder: string): void

@@ -47,11 +47,18 @@ function takeFolder(folder) {
       return undefined
     } catch (error) {
       if (error.code !== 'EEXIST') throw error
-      const pid = Number(readFileSync(file, 'utf8'))
-      if (pid !== process.pid && Number.isInteger(pid) && pid > 0 && runs(pid)) return pid
+      const pid = servedBy(folder)
+      if (pid !== undefined && pid !== process.pid) return pid
       rmSync(file, { force: true })
     }
   }
+}
+
+/** The process that serves a folder now; nothing where none does. */
+export function servedBy(folder) {
+  const file = path.join(folder, LOCK)
+  const pid = existsSync(file) ? Number(readFileSync(file, 'utf8')) : Number.NaN
+  return Number.isInteger(pid) && pid > 0 && runs(pid) ? pid : undefined
 }
 
 export const leaveFolder = (folder) => rmSync(path.join(folder, LOCK), { force: true })

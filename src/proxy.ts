@@ -23,7 +23,8 @@ async function verdictOn(request: NextRequest, knock: Knock, isSecure: boolean):
     device: request.cookies.get(names.device)?.value,
   }
   const { caller } = await whoShows(await database(), shown, now())
-  if (caller.session && isSignOfLife(knock.path)) await touchSession(await writer(), caller.session, now())
+  const { session, paired } = caller
+  if (session && isSignOfLife(knock.path)) await touchSession(await writer(), { session, paired }, now())
   return onceKnown(knock, caller)
 }
 

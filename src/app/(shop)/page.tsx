@@ -57,7 +57,7 @@ export default async function YardPage() {
     <>
       <Live since={since} />
       <div className="px-5 pt-5 empty:hidden">
-        {isMissed && <BackupMissed last={latest?.at} region={setup.region} now={floor.now} />}
+        {isMissed && <BackupMissed last={latest?.at} region={setup.region} />}
         <PromisesAtRisk since={since} names={names} sure={setup.sure} region={setup.region} now={floor.now} />
         <RefusedEntries refused={refused} region={setup.region} now={floor.now} />
         <CarNotes

@@ -4,7 +4,7 @@ import { paperMoment } from '@/text/formats'
 import { Link } from '@/ui/link'
 
 /** Told on the yard when two nights went by without a backup. */
-export function BackupMissed({ last, region }: { last: Instant | undefined; region: Region; now: Instant }) {
+export function BackupMissed({ last, region }: { last: Instant | undefined; region: Region }) {
   return (
     <section role="status" className="mb-3 border-l-4 border-copper bg-copper/10 px-4 py-3">
       {last

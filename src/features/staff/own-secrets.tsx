@@ -6,6 +6,7 @@ import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
+import { SecretInput } from './secret-input'
 
 /** One’s own passphrase and PIN. */
 export function OwnSecrets() {
@@ -22,11 +23,8 @@ export function OwnSecrets() {
     })
   }
   const field = (value: string, set: (text: string) => void, autoComplete: string) => (
-    <input
-      className="field"
-      type="password"
+    <SecretInput
       autoComplete={autoComplete}
-      maxLength={256}
       value={value}
       onChange={(event) => {
         set(event.target.value)

@@ -7,6 +7,7 @@ import { Field } from '@/ui/field'
 import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
 import { goTo } from './go-to'
+import { SecretInput } from './secret-input'
 
 /** Name and passphrase: works on any device. */
 export function PassphraseForm({ name: known, to }: { name?: string | undefined; to: string }) {
@@ -33,11 +34,8 @@ export function PassphraseForm({ name: known, to }: { name?: string | undefined;
         />
       </Field>
       <Field label="Passphrase" {...errorAt('secret')}>
-        <input
-          className="field"
-          type="password"
+        <SecretInput
           autoComplete="current-password"
-          maxLength={256}
           value={secret}
           onChange={(event) => {
             setSecret(event.target.value)

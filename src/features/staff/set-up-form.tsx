@@ -7,6 +7,7 @@ import { Field } from '@/ui/field'
 import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
 import { goTo } from './go-to'
+import { SecretInput } from './secret-input'
 
 /** The first owner: from then on everybody signs in. */
 export function SetUpForm() {
@@ -40,24 +41,10 @@ export function SetUpForm() {
         hint="At least 15 characters; four or five words in a row are easy to remember. Write it down and keep it away from this machine: nobody can tell it you."
         {...errorAt('passphrase')}
       >
-        <input
-          className="field"
-          type="password"
-          autoComplete="new-password"
-          maxLength={256}
-          value={passphrase}
-          onChange={typed(setPassphrase)}
-        />
+        <SecretInput autoComplete="new-password" value={passphrase} onChange={typed(setPassphrase)} />
       </Field>
       <Field label="The same again" {...(differs ? { error: 'This is not the same as above.' } : {})}>
-        <input
-          className="field"
-          type="password"
-          autoComplete="new-password"
-          maxLength={256}
-          value={again}
-          onChange={typed(setAgain)}
-        />
+        <SecretInput autoComplete="new-password" value={again} onChange={typed(setAgain)} />
       </Field>
       <Refused refusal={refusal && ['name', 'passphrase'].includes(refusal.field) ? undefined : refusal} />
       <Button type="submit" disabled={pending || name === '' || passphrase === '' || again !== passphrase}>

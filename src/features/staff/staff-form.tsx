@@ -9,6 +9,7 @@ import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
+import { SecretInput } from './secret-input'
 
 export type StaffMember = {
   id: AccountId
@@ -117,14 +118,7 @@ export function StaffForm({ member, crew, onDone }: Props) {
           }
           {...errorAt('passphrase')}
         >
-          <input
-            className="field"
-            type="password"
-            autoComplete="new-password"
-            maxLength={256}
-            value={passphrase}
-            onChange={typed(setPassphrase)}
-          />
+          <SecretInput autoComplete="new-password" value={passphrase} onChange={typed(setPassphrase)} />
         </Field>
       </div>
       <div className="sm:col-span-2">

@@ -4,7 +4,6 @@ import { useRouter } from 'next/navigation'
 import { type ReactNode, useState } from 'react'
 import type { PersonId } from '@/core/ids'
 import { DUTIES, STAFF_ROLES } from '@/core/staff'
-import type { Instant } from '@/core/time'
 import { DUTY_WORDS, ROLE_NAME } from '@/text/en/staff'
 import { Button } from '@/ui/button'
 import { ShopCrumb } from '../shop/shop-crumb'
@@ -21,7 +20,8 @@ type Props = {
   devices: readonly DeviceRow[]
   isPaired: boolean
   sessions: readonly SessionRow[]
-  wrong: readonly { name: string; whence: string; count: number; last: Instant; said: string }[]
+  /** Who was wrong how often, in words. */
+  wrong: readonly string[]
   rules: { idleMinutes: number }
 }
 
@@ -54,8 +54,8 @@ export function StaffScreen({ isOpen, members, crew, devices, isPaired, sessions
         <section role="status" className="mt-4 border-l-4 border-copper bg-copper/10 p-4">
           <h2 className="text-lg">Wrong passphrases and PINs in the last day</h2>
           <ul className="mt-1">
-            {wrong.map(({ name, whence, said }) => (
-              <li key={`${name} ${whence}`}>{said}</li>
+            {wrong.map((said) => (
+              <li key={said}>{said}</li>
             ))}
           </ul>
         </section>

@@ -780,7 +780,6 @@ type SpellsIn = In<SpellsRow, 'from_at' | 'until_at', never>
 export type StaffRulesRow = {
   one: number
   idle_minutes: number
-  contacts_for_all: 0 | 1
 }
 
 export type StockOrdersRow = {

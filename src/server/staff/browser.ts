@@ -1,5 +1,5 @@
-import { cookies, headers } from 'next/headers'
-import { cookieNames } from './caller-now'
+import { cookies } from 'next/headers'
+import { cookieNamesNow } from './caller-now'
 
 /** What a browser keeps to be known by: never to be read by a page, nor sent to another site’s. */
 
@@ -9,13 +9,8 @@ const DEVICE_DAYS = 400
 
 export type Kept = 'session' | 'device'
 
-async function names() {
-  const isSecure = (await headers()).get('x-forwarded-proto') === 'https'
-  return { isSecure, names: cookieNames(isSecure) }
-}
-
 export async function keepInBrowser(what: Kept, token: string): Promise<void> {
-  const { isSecure, names: of } = await names()
+  const { isSecure, names: of } = await cookieNamesNow()
   const jar = await cookies()
   jar.set(of[what], token, {
     httpOnly: true,
@@ -27,7 +22,7 @@ export async function keepInBrowser(what: Kept, token: string): Promise<void> {
 }
 
 export async function forgetInBrowser(what: Kept): Promise<void> {
-  const { names: of } = await names()
+  const { names: of } = await cookieNamesNow()
   const jar = await cookies()
   jar.delete({ name: of[what], path: '/' })
 }

@@ -45,18 +45,23 @@ export async function whoShows(
   }
 }
 
-/** Whether the shop is reached over https, by its own door or by one before it. */
-const isSecure = (head: Headers) => head.get('x-forwarded-proto') === 'https'
+/** The names of this request's cookies, and whether the shop is reached over https, by its own door or by one before it. */
+export async function cookieNamesNow() {
+  const isSecure = (await headers()).get('x-forwarded-proto') === 'https'
+  return { isSecure, names: cookieNames(isSecure) }
+}
+
+/** What the browser of this request shows. */
+export async function shownNow(): Promise<Shown> {
+  const { names } = await cookieNamesNow()
+  const jar = await cookies()
+  return { session: jar.get(names.session)?.value, device: jar.get(names.device)?.value }
+}
 
 /** Who asks, in an action or a page. */
 export async function callerNow(): Promise<Caller> {
-  const [head, jar] = await Promise.all([headers(), cookies()])
-  const names = cookieNames(isSecure(head))
-  const { caller } = await whoShows(
-    await database(),
-    { session: jar.get(names.session)?.value, device: jar.get(names.device)?.value },
-    now(),
-  )
+  const head = await headers()
+  const { caller } = await whoShows(await database(), await shownNow(), now())
   const queueOf = head.get('x-fern-device')
   const peer = head.get('x-fern-peer')
   const { publicUrl } = addressesOf(process.env)

@@ -99,10 +99,15 @@ export async function sessionOf(db: Knex, token: string, now: Instant): Promise<
   }
 }
 
-/** Somebody is there: written once a minute, not with every page. */
-export async function touchSession(db: Knex, id: string, at: Instant): Promise<void> {
+/** Somebody is there, on a device of the shop or elsewhere: written once a minute, not with every page. */
+export async function touchSession(
+  db: Knex,
+  { session: id, paired }: { session: string; paired?: string | undefined },
+  at: Instant,
+): Promise<void> {
   const since = new Date(Date.parse(at) - 1000 * TOUCHED_EVERY_SECONDS).toISOString()
-  await db('sessions').where({ id }).where('used_at', '<', since).update({ used_at: at })
+  const touched = await db('sessions').where({ id }).where('used_at', '<', since).update({ used_at: at })
+  if (touched > 0 && paired) await db('paired_devices').where({ id: paired }).update({ seen_at: at })
 }
 
 /** Ends sessions: one by its id, or all of an account or a device. */

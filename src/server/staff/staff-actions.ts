@@ -173,10 +173,7 @@ export const keepStaffRules = defineAction({
       .max(IDLE_MINUTES.most, ask('idle-minutes')),
   }),
   write: async ({ trx }, { idleMinutes }) => {
-    await trx('staff_rules')
-      .insert({ one: 1, idle_minutes: idleMinutes, contacts_for_all: 0 })
-      .onConflict('one')
-      .merge()
+    await trx('staff_rules').insert({ one: 1, idle_minutes: idleMinutes }).onConflict('one').merge()
     return done()
   },
 })

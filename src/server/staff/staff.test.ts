@@ -13,7 +13,8 @@ import { FIRST_REGION } from '../shop/shop-store'
 import { EVERY_ACTION } from '../trials/every-action.fixture'
 import { whoShows } from './caller-now'
 import { hashedSecret, isSecret } from './hashed'
-import { listSessions } from './sessions'
+import { listDevices } from './paired-devices'
+import { listSessions, touchSession } from './sessions'
 import { wrongTries } from './tries-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -123,7 +124,7 @@ describe('signing in', () => {
       ok: false,
       message: said(ask('tries-again-in', { seconds: 5 })),
     })
-    expect(await wrongTries(db, NOW, 3)).toMatchObject([{ name: 'merle', count: 3 }])
+    expect(await wrongTries(db, NOW, 3)).toMatchObject([{ name: 'Merle', count: 3 }])
     const later = plusMinutes(NOW, 1)
     expect((await byPin('Merle', '4711', atTablet, later)).ok).toBe(true)
     expect((await byPin('Merle', '9999', atTablet, later)).ok).toBe(false)
@@ -175,6 +176,20 @@ describe('a screen', () => {
     const { caller, session } = await shows(token, undefined, later)
     expect(caller.role).toBe('stranger')
     expect(session).toMatchObject({ state: 'locked', name: 'Rowan' })
+  })
+  test('of the shop is known to have been used when somebody was there', async () => {
+    const { owner, device } = await staffed()
+    const later = plusMinutes(NOW, 5)
+    await touchSession(db, { session: owner.session!, paired: device.id }, later)
+    expect(await listDevices(db)).toMatchObject([{ seenAt: later }])
+    expect(await listSessions(db, later)).toMatchObject([{ usedAt: later }])
+    // Within a minute nothing is written again.
+    await touchSession(
+      db,
+      { session: owner.session!, paired: device.id },
+      instantOrThrow('2027-01-13T10:25:30Z'),
+    )
+    expect(await listDevices(db)).toMatchObject([{ seenAt: later }])
   })
   test('is signed out from afar', async () => {
     const { token, owner } = await staffed()

@@ -43,22 +43,31 @@ export async function noteRight(trx: Knex, id: number): Promise<void> {
   await trx('sign_in_tries').where({ id }).update({ right: 1 })
 }
 
-export type WrongTries = { name: string; whence: string; count: number; last: Instant }
+/** `name`: whose it is; nothing where nobody has that name. */
+export type WrongTries = { name?: string; whence: string; count: number; last: Instant }
 
 /** The names at which somebody was wrong several times within a day, for the manager. */
 export async function wrongTries(db: Knex, now: Instant, least: number): Promise<WrongTries[]> {
-  const rows: { plain_name: string; whence: string; count: number; last: string }[] = await db(
+  const rows: { name: string | null; whence: string; count: number; last: string }[] = await db(
     'sign_in_tries',
   )
-    .where({ right: 0 })
-    .where('at', '>', before(now, COUNTED_HOURS))
-    .groupBy('plain_name', 'whence')
+    .leftJoin('accounts', (on) =>
+      on.on('accounts.plain_name', 'sign_in_tries.plain_name').andOnNull('accounts.closed_at'),
+    )
+    .where('sign_in_tries.right', 0)
+    .where('sign_in_tries.at', '>', before(now, COUNTED_HOURS))
+    .groupBy('sign_in_tries.plain_name', 'sign_in_tries.whence')
     .having(db.raw('count(*) >= ?', [least]))
-    .select('plain_name', 'whence', db.raw('count(*) as count'), db.raw('max(at) as last'))
-  return rows.map((row) => ({
-    name: row.plain_name,
-    whence: row.whence,
-    count: row.count,
-    last: instantOrThrow(row.last),
+    .select(
+      'accounts.name',
+      'sign_in_tries.whence',
+      db.raw('count(*) as count'),
+      db.raw('max(sign_in_tries.at) as last'),
+    )
+  return rows.map(({ name, whence, count, last }) => ({
+    ...(name ? { name } : {}),
+    whence,
+    count,
+    last: instantOrThrow(last),
   }))
 }

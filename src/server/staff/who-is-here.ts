@@ -1,19 +1,12 @@
-import { cookies, headers } from 'next/headers'
 import type { PersonId } from '@/core/ids'
 import type { StaffRole } from '@/core/staff'
 import { now } from '../clock'
 import { database } from '../db/connection'
 import { listAccounts } from './accounts'
-import { cookieNames, whoShows } from './caller-now'
+import { shownNow, whoShows } from './caller-now'
 import { deviceOfToken } from './paired-devices'
 
 /** What the door and the frame of every page know of whoever looks at them. */
-
-async function shown() {
-  const [head, jar] = await Promise.all([headers(), cookies()])
-  const names = cookieNames(head.get('x-forwarded-proto') === 'https')
-  return { session: jar.get(names.session)?.value, device: jar.get(names.device)?.value }
-}
 
 export type Here = {
   role: StaffRole | 'stranger'
@@ -27,7 +20,7 @@ export type Here = {
 
 /** Who is signed in on this screen. */
 export async function whoIsHere(): Promise<Here> {
-  const { caller, isOpen = false } = await whoShows(await database(), await shown(), now())
+  const { caller, isOpen = false } = await whoShows(await database(), await shownNow(), now())
   const role = caller.role === 'customer' ? 'stranger' : caller.role
   return {
     role,
@@ -48,7 +41,7 @@ export type Door = {
 /** What the door shows. Names are told only on the shop’s own devices. */
 export async function whoIsAtTheDoor(): Promise<Door> {
   const db = await database()
-  const its = await shown()
+  const its = await shownNow()
   const { caller, session, isOpen = false } = await whoShows(db, its, now())
   const device = its.device ? await deviceOfToken(db, its.device) : undefined
   const people = device ? (await listAccounts(db)).filter(({ hasPin }) => hasPin) : []

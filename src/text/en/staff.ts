@@ -68,21 +68,14 @@ export function browserName(agent: string): string {
 /** Who was wrong how often, and from where. */
 export function whence(
   region: Region,
-  wrong: { name: string; whence: string; count: number; last: Instant },
+  wrong: { name?: string; whence: string; count: number; last: Instant },
   known: {
-    members: readonly { name: string }[]
     devices: readonly { id: string; name: string }[]
     at: Instant
   },
 ): string {
-  const name = known.members.find((each) => plainly(each.name) === wrong.name)?.name ?? 'A name nobody has'
+  const name = wrong.name ?? 'A name nobody has'
   const device = known.devices.find(({ id }) => wrong.whence === `device ${id}`)?.name
   const from = device ?? (wrong.whence === 'here' ? 'this machine' : wrong.whence)
   return `${name}: ${number(region, wrong.count)} times from ${from}, the last ${ago(region, wrong.last, known.at)}`
 }
-
-const plainly = (name: string) =>
-  name
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/[^\p{L}\p{N}]/gu, '')

@@ -49,8 +49,7 @@ export const staff: Migration = {
     'CREATE INDEX sign_in_tries_by_name ON sign_in_tries (plain_name, at)',
     `CREATE TABLE staff_rules (
       one INTEGER PRIMARY KEY CHECK (one = 1),
-      idle_minutes INTEGER NOT NULL,
-      contacts_for_all INTEGER NOT NULL CHECK (contacts_for_all IN (0, 1))
+      idle_minutes INTEGER NOT NULL
     ) STRICT`,
     'ALTER TABLE action_journal ADD COLUMN account_id TEXT',
     'ALTER TABLE action_journal ADD COLUMN who TEXT',

@@ -18,15 +18,13 @@ export default async function StaffPage() {
   const db = await database()
   const at = now()
   const caller = await callerNow()
-  const [{ setup }, members, devices, sessions, wrong, rules, { isOpen }] = [
-    await loadShop(db),
-    await listAccounts(db),
-    await listDevices(db),
-    await listSessions(db, at),
-    await wrongTries(db, at, TOLD_FROM),
-    await staffRules(db),
-    await whoIsHere(),
-  ]
+  const { setup } = await loadShop(db)
+  const members = await listAccounts(db)
+  const devices = await listDevices(db)
+  const sessions = await listSessions(db, at)
+  const wrong = await wrongTries(db, at, TOLD_FROM)
+  const rules = await staffRules(db)
+  const { isOpen } = await whoIsHere()
   return (
     <StaffScreen
       isOpen={isOpen}
@@ -41,7 +39,7 @@ export default async function StaffPage() {
         used: ago(setup.region, session.usedAt, at),
         isThis: session.id === caller.session,
       }))}
-      wrong={wrong.map((each) => ({ ...each, said: whence(setup.region, each, { members, devices, at }) }))}
+      wrong={wrong.map((each) => whence(setup.region, each, { devices, at }))}
       rules={rules}
     />
   )
