@@ -33,6 +33,7 @@ export class House {
   private constructor(
     home: string,
     private readonly port: number,
+    private readonly env: Readonly<Record<string, string>> = {},
   ) {
     this.clock = path.join(home, 'clock')
     process.once('exit', () => {
@@ -47,8 +48,21 @@ export class House {
     return House.vacant.pop() ?? new House(home(), await freePort())
   }
 
+  /** A house of its own kind, which no other shop moves into. */
+  static async apart(env: Readonly<Record<string, string>>): Promise<House> {
+    return new House(mkdtempSync(path.join(tmpdir(), 'fern-yard-house-')), await freePort(), env)
+  }
+
   get url(): string {
-    return `http://127.0.0.1:${this.port}`
+    return `${this.env.HTTPS === 'on' ? 'https' : 'http'}://127.0.0.1:${this.port}`
+  }
+
+  /** Whether somebody answers the door, at whichever of its two. */
+  async answers(): Promise<boolean> {
+    const answer = await fetch(this.url.replace(/^https/, 'http'), { redirect: 'manual' }).catch(
+      () => undefined,
+    )
+    return answer !== undefined && answer.status < 400
   }
 
   get isOpen(): boolean {
@@ -86,6 +100,7 @@ export class House {
           NEXT_TELEMETRY_DISABLED: '1',
           // A server stands wherever it stands: what it says must hang on the shop's zone alone.
           TZ: 'America/St_Johns',
+          ...this.env,
         },
         stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
       },
@@ -107,7 +122,8 @@ export class House {
   }
 
   /** Leaves it to the next shop. */
-  vacate(): void {
-    House.vacant.push(this)
+  async vacate(): Promise<void> {
+    if (Object.keys(this.env).length > 0) await this.close()
+    else House.vacant.push(this)
   }
 }

@@ -33,7 +33,10 @@ export class Shop {
   private openedAt: string | undefined
   url = ''
 
-  private constructor(readonly data: string) {}
+  private constructor(
+    readonly data: string,
+    private env?: Readonly<Record<string, string>>,
+  ) {}
 
   /** Nothing yet: what a new owner finds. */
   static bare(): Shop {
@@ -47,9 +50,12 @@ export class Shop {
     return shop
   }
 
-  /** The demo shop; with the two years behind it where a story needs them. */
-  static demo(clock: string, { past = false } = {}): Shop {
-    const shop = new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')))
+  /** The demo shop; with the two years behind it where a story needs them, and served in a way of its own where it says how. */
+  static demo(
+    clock: string,
+    { past = false, env }: { past?: boolean; env?: Readonly<Record<string, string>> } = {},
+  ): Shop {
+    const shop = new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')), env)
     copyShop(shop.data, clock, past ? 'years' : 'demo')
     return shop
   }
@@ -62,7 +68,7 @@ export class Shop {
   async open(clock: string): Promise<void> {
     const wasOpen = this.isOpen
     if (wasOpen && this.openedAt === clock) return
-    this.house ??= await House.find()
+    this.house ??= this.env ? await House.apart(this.env) : await House.find()
     this.house.setClock(clock)
     this.openedAt = clock
     if (wasOpen) return
@@ -70,11 +76,18 @@ export class Shop {
     this.url = this.house.url
     const deadline = Date.now() + START_TIMEOUT_MS
     while (Date.now() < deadline) {
-      const answer = await fetch(this.url).catch(() => undefined)
-      if (answer?.ok) return
+      if (await this.house.answers()) return
       await new Promise((resolve) => setTimeout(resolve, KNOCK_MS))
     }
     throw new Error('the shop did not open')
+  }
+
+  /** Opens it again, served in another way. */
+  async serveTo(env: Readonly<Record<string, string>>, clock: string): Promise<void> {
+    await this.house?.vacate()
+    this.env = env
+    this.house = undefined
+    await this.open(clock)
   }
 
   async close(): Promise<void> {
@@ -82,7 +95,7 @@ export class Shop {
   }
 
   async remove(): Promise<void> {
-    this.house?.vacate()
+    await this.house?.vacate()
     this.house = undefined
     await cleared(this.data)
   }

@@ -85,10 +85,11 @@ test('a wrong name and a wrong passphrase are told alike, and too many cost time
 })
 
 test('a tablet becomes one of the shop’s, and people get a PIN', async () => {
-  await tablet.goto(`${shop.url}/shop/staff`)
+  await tablet.goto(`${shop.url}/shop/tablets`)
   await tablet.getByLabel('What this device is called').fill('Tablet by the wash bay')
   await tablet.getByRole('button', { name: 'Make this device one of the shop’s' }).click()
   await expect(tablet.getByText('This device is one of the shop’s.')).toBeVisible()
+  await tablet.goto(`${shop.url}/shop/staff`)
   for (const [name, role, crew, pin] of [
     ['Merle', 'technician', 'Merle', '4711'],
     ['Isla', 'counter', '', '2580'],
@@ -167,7 +168,7 @@ test('a tablet that is lost is signed out at once, and its PINs open nothing', a
   await desk.goto(`${shop.url}/sign-in`)
   await byPassphrase(desk, 'Rowan', PASSPHRASE)
   await expect(desk).toHaveURL(`${shop.url}/`)
-  await desk.goto(`${shop.url}/shop/staff`)
+  await desk.goto(`${shop.url}/shop/tablets`)
   await desk.getByRole('button', { name: /No longer the shop’s/ }).click()
   await expect(desk.getByText('Tablet by the wash bay')).toHaveCount(0)
   await tablet.goto(`${shop.url}/work`)

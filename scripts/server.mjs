@@ -1,8 +1,9 @@
 // The shop's own small server round the app: what is too large, too slow or malformed never reaches it.
 import { readdirSync } from 'node:fs'
-import { createServer } from 'node:http'
 import path from 'node:path'
 import next from 'next'
+import { certificateFor, reachedAs } from './authority.mjs'
+import { plainDoor, proxiesOf, secureDoor, tellWhence } from './doors.mjs'
 import { leaveFolder, mayNotOpen } from './may-open.mjs'
 import { address, ROOT, say } from './steps.mjs'
 
@@ -19,12 +20,18 @@ const MOST_HEADERS = 16 * 1024
 const HEADERS_MS = 15_000
 const REQUEST_MS = 120_000
 const IDLE_MS = 10_000
+/** How often it is looked whether the certificate still does: its days, the machine's names and addresses. */
+const RENEW_MS = 3_600_000
+/** What a tablet may ask for before it trusts the shop: how it comes to, and what that page is made of. */
+const BEFORE_TRUST = /^\/(trust(\/authority\.crt)?|icon\.svg|_next\/static\/.+)(\?|$)/
 /** What is under way is finished before the server ends, for so long, ms. */
 const FINISHING_MS = 10_000
 
 const METHODS = ['GET', 'HEAD', 'POST']
 
 const { host, port } = address()
+const isSecure = process.env.HTTPS === 'on'
+const proxies = proxiesOf(process.env.FERN_YARD_PROXY)
 
 /** Why a request is not taken, as [status, words]; nothing where it is. */
 function refusal({ method, url = '', headers }) {
@@ -71,21 +78,38 @@ const app = next({ dev: false, dir: ROOT, hostname: host, port: Number(port) })
 await app.prepare()
 const handle = app.getRequestHandler()
 
-const server = createServer(
-  {
-    maxHeaderSize: MOST_HEADERS,
-    headersTimeout: HEADERS_MS,
-    requestTimeout: REQUEST_MS,
-    keepAliveTimeout: IDLE_MS,
-  },
-  (request, response) => {
-    const refused = refusal(request)
-    if (refused) return refuse(response, refused)
-    // Only the server itself says from where somebody asks.
-    request.headers['x-fern-peer'] = request.socket.remoteAddress ?? ''
-    void handle(request, response)
-  },
-)
+const limits = {
+  maxHeaderSize: MOST_HEADERS,
+  headersTimeout: HEADERS_MS,
+  requestTimeout: REQUEST_MS,
+  keepAliveTimeout: IDLE_MS,
+}
+function answer(request, response) {
+  const refused = refusal(request)
+  if (refused) return refuse(response, refused)
+  tellWhence(request, proxies)
+  void handle(request, response)
+}
+/** Leads to https whoever comes without it. */
+function lead(request, response) {
+  const { method, url = '/', headers } = request
+  if (method === 'GET' && BEFORE_TRUST.test(url)) return answer(request, response)
+  if (!['GET', 'HEAD'].includes(method) || !/^[\w.:[\]-]+$/.test(headers.host ?? '') || !url.startsWith('/'))
+    return refuse(response, [403, 'Here one speaks https.'])
+  response.writeHead(308, { location: `https://${headers.host}${url}`, connection: 'close' })
+  response.end()
+}
+
+async function certified() {
+  const { isNewAuthority, ...made } = await certificateFor(folder, reachedAs(process.env))
+  if (isNewAuthority)
+    say('made a certificate authority of the shop’s own: tablets have to trust it once, see Shop, Tablets.')
+  return made
+}
+const server = isSecure
+  ? secureDoor(await certified(), limits, { answer, lead })
+  : plainDoor(limits, answer)
+if (isSecure) setInterval(async () => server.renew(await certified()), RENEW_MS).unref()
 server.on('upgrade', (_request, socket) => socket.destroy())
 
 let ending = false
@@ -107,4 +131,4 @@ server.once('error', (error) => {
   )
   process.exit(1)
 })
-server.listen(Number(port), host, () => say(`ready on http://${host}:${port}`))
+server.listen(Number(port), host, () => say(`ready on ${isSecure ? 'https' : 'http'}://${host}:${port}`))

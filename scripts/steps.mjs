@@ -123,7 +123,8 @@ export function address() {
 /** Serves the built app until it is stopped. The database is brought up to date at the first request. */
 export function serve() {
   const { host, port } = address()
-  say(`serving on http://${host}:${port} (Ctrl+C stops it)`)
+  const scheme = process.env.HTTPS === 'on' ? 'https' : 'http'
+  say(`serving on ${scheme}://${host}:${port} (Ctrl+C stops it)`)
   run(process.execPath, [at('scripts', 'server.mjs')], {
     env: { ...environment, ...process.env, NODE_ENV: 'production' },
   })

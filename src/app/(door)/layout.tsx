@@ -6,6 +6,7 @@ import '../globals.css'
 
 export const metadata: Metadata = {
   title: { default: 'Fern Yard', template: '%s · Fern Yard' },
+  icons: { icon: '/icon.svg', apple: '/icons/fern-maskable.png' },
   robots: { index: false, follow: false },
 }
 export const dynamic = 'force-dynamic'

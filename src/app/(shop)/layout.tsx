@@ -25,7 +25,10 @@ import { RegionProvider } from '@/ui/region'
 import { Wordmark } from '@/ui/wordmark'
 import '../globals.css'
 
-export const metadata: Metadata = { title: { default: 'Fern Yard', template: '%s · Fern Yard' } }
+export const metadata: Metadata = {
+  title: { default: 'Fern Yard', template: '%s · Fern Yard' },
+  icons: { icon: '/icon.svg', apple: '/icons/fern-maskable.png' },
+}
 export const dynamic = 'force-dynamic'
 
 export default async function RootLayout({ children }: { children: ReactNode }) {

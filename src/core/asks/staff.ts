@@ -14,6 +14,7 @@ export type StaffAsk =
   | 'pin-digits'
   | 'pin-easy'
   | 'device-name'
+  | 'pairing-code'
   | 'last-owner'
   | 'owner-passphrase'
   | 'set-up-already'

@@ -13,7 +13,7 @@ import { chanceText } from '@/text/chance'
 import { lanceErrorText } from '@/text/en/wash'
 import { measured, percent, unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
-import { Button, ButtonLink } from '@/ui/button'
+import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
@@ -58,6 +58,7 @@ export function ShopScreen({
   people,
   wash,
   version: readAt,
+  rooms,
 }: {
   school: School
   polishing: PolishingSchool
@@ -68,6 +69,8 @@ export function ShopScreen({
   people: readonly { id: PersonId; name: string }[]
   wash: WashSetup
   version: number
+  /** The ways to what else is set. */
+  rooms: ReactNode
 }) {
   const [judging, setJudging] = useState(school)
   const [polishing, setPolishing] = useState(storedPolishing)
@@ -110,47 +113,8 @@ export function ShopScreen({
     )
   return (
     <div className="mx-auto max-w-4xl p-5">
-      <div className="flex flex-wrap items-baseline justify-between gap-4">
-        <h1 className="text-3xl">How this shop works</h1>
-        <span className="flex flex-wrap gap-2">
-          <ButtonLink look="outline" href="/shop/region">
-            Name and region
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/crew">
-            People, bays and hours
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/packages">
-            The packages it sells
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/methods">
-            Methods
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/products">
-            Products
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/devices">
-            Sensors
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/prices">
-            Prices and subcontractors
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/staff">
-            Who signs in
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/backups">
-            Backups
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/journal">
-            Journal
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/what-if">
-            What would it buy?
-          </ButtonLink>
-          <ButtonLink look="outline" href="/shop/data">
-            Your data
-          </ButtonLink>
-        </span>
-      </div>
+      <h1 className="text-3xl">How this shop works</h1>
+      {rooms}
       <Part title="Judging paint" words="Where both are asked, the one that spares more paint decides.">
         <Choice
           label="How the safe limit is set"

@@ -7,7 +7,6 @@ import { DUTIES, STAFF_ROLES } from '@/core/staff'
 import { DUTY_WORDS, ROLE_NAME } from '@/text/en/staff'
 import { Button } from '@/ui/button'
 import { ShopCrumb } from '../shop/shop-crumb'
-import { DeviceList, type DeviceRow } from './device-list'
 import { RulesForm } from './rules-form'
 import { SessionList, type SessionRow } from './session-list'
 import { SetUpForm } from './set-up-form'
@@ -17,8 +16,6 @@ type Props = {
   isOpen: boolean
   members: readonly StaffMember[]
   crew: readonly { id: PersonId; name: string }[]
-  devices: readonly DeviceRow[]
-  isPaired: boolean
   sessions: readonly SessionRow[]
   /** Who was wrong how often, in words. */
   wrong: readonly string[]
@@ -26,7 +23,7 @@ type Props = {
 }
 
 /** Who signs in and as what, on which devices, and who may what. */
-export function StaffScreen({ isOpen, members, crew, devices, isPaired, sessions, wrong, rules }: Props) {
+export function StaffScreen({ isOpen, members, crew, sessions, wrong, rules }: Props) {
   const router = useRouter()
   const [edited, setEdited] = useState<string>()
   const finish = () => {
@@ -86,9 +83,6 @@ export function StaffScreen({ isOpen, members, crew, devices, isPaired, sessions
             Add somebody
           </Button>
         )}
-      </Part>
-      <Part title="Devices of the shop">
-        <DeviceList devices={devices} isPaired={isPaired} />
       </Part>
       <Part title="Signed in now">
         <SessionList sessions={sessions} />

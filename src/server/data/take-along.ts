@@ -22,6 +22,7 @@ const ITS_OWN = new Set([
   'feeds',
   'accounts',
   'paired_devices',
+  'pairing_codes',
   'sessions',
   'sign_in_tries',
   'staff_rules',

@@ -491,6 +491,16 @@ export type PairedDevicesRow = {
 
 type PairedDevicesIn = In<PairedDevicesRow, 'paired_at' | 'seen_at' | 'unpaired_at', never>
 
+export type PairingCodesRow = {
+  code_hash: string
+  name: string
+  made_at: string
+  made_by: string
+  used_at: string | null
+}
+
+type PairingCodesIn = In<PairingCodesRow, 'made_at' | 'used_at', never>
+
 export type PanelConsentsRow = {
   job_id: JobId
   panel: string
@@ -1044,6 +1054,11 @@ declare module 'knex/types/tables' {
       PairedDevicesRow,
       Written<PairedDevicesIn, 'unpaired_at'>,
       Changed<PairedDevicesIn>
+    >
+    pairing_codes: Knex.CompositeTableType<
+      PairingCodesRow,
+      Written<PairingCodesIn, 'used_at'>,
+      Changed<PairingCodesIn>
     >
     panel_consents: Knex.CompositeTableType<PanelConsentsRow, PanelConsentsIn, Changed<PanelConsentsIn>>
     past_jobs: Knex.CompositeTableType<

@@ -13,7 +13,8 @@ export type Addresses = {
   publicUrl?: URL
 }
 
-const listed = (text: string | undefined) =>
+/** Names written one after another. */
+export const listed = (text: string | undefined) =>
   (text ?? '')
     .split(/[\s,]+/)
     .map((name) => name.trim().toLowerCase())

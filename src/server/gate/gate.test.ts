@@ -95,9 +95,10 @@ describe('the door of owners', () => {
 function addressesOnDisk(): string[] {
   const app = path.resolve(import.meta.dirname, '../../app')
   return readdirSync(app, { recursive: true, encoding: 'utf8' })
-    .filter((name) => /(^|\/)(page\.tsx|route\.ts|icon\.svg)$/.test(name))
+    .filter((name) => /(^|\/)(page\.tsx|route\.ts|icon\.svg|manifest\.ts)$/.test(name))
     .map((name) => {
       const parts = name
+        .replace(/manifest\.ts$/, 'manifest.webmanifest')
         .split('/')
         .filter((part) => !/^\(/.test(part) && !/^(page\.tsx|route\.ts)$/.test(part))
       return `/${parts.map((part) => part.replace(/^\[(.*)\]$/, ':$1')).join('/')}`
@@ -107,7 +108,7 @@ function addressesOnDisk(): string[] {
 
 describe('every page of the app', () => {
   test('has somebody it is for, and nothing else has', () => {
-    const elsewhere = ['/sw.js', '/_next/static/*']
+    const elsewhere = ['/sw.js', '/_next/static/*', '/icons/*']
     expect(
       Object.keys(PAGES)
         .filter((page) => !elsewhere.includes(page))

@@ -10,6 +10,7 @@ import { plain } from '../db/plain'
 import { type Account, accountNamed, addAccount, hashedSecrets, isSetUp } from './accounts'
 import { isSecret } from './hashed'
 import { pairDevice } from './paired-devices'
+import { offerOf, takeOffer } from './pairing-codes'
 import { beginSession, endSessions } from './sessions'
 import { noteRight, noteTry, triesAt } from './tries-store'
 
@@ -137,17 +138,34 @@ export const settingUp = defineWrite({
   },
 })
 
+export const deviceName = z.string().trim().min(1, ask('device-name')).max(60, ask('device-name'))
+
 /** Makes the browser that asks one of the shop’s devices. Gives what it is known by. */
 export const pairing = defineWrite({
   name: 'staff.pair-device',
   who: 'manage',
   secret: true,
-  input: z.strictObject({
-    name: z.string().trim().min(1, ask('device-name')).max(60, ask('device-name')),
-  }),
+  input: z.strictObject({ name: deviceName }),
   write: async ({ trx, at, caller }, { name }): Promise<Answer<{ id: string; token: string }>> => {
     // While nobody signs in there is nobody to pair it.
     if (!caller.account) return refuse('rule', ask('set-up-first'))
     return done(await pairDevice(trx, { name, by: caller.account }, at))
+  },
+})
+
+/** Makes the browser that shows a code one of the shop’s devices. Whoever showed the code did it. */
+export const pairingByCode = defineWrite({
+  name: 'staff.take-pairing',
+  who: 'anybody',
+  secret: true,
+  hushed: true,
+  input: z.strictObject({ code: z.string().max(64) }),
+  write: async ({ trx, at, isBy }, { code }): Promise<Answer<{ name: string; token: string }>> => {
+    const offer = await offerOf(trx, code, at)
+    if (!offer) return refuse('gone', ask('pairing-code'), 'code')
+    await takeOffer(trx, code, at)
+    isBy({ account: offer.by.id, name: offer.by.name })
+    const { token } = await pairDevice(trx, { name: offer.name, by: offer.by.id }, at)
+    return done({ name: offer.name, token })
   },
 })

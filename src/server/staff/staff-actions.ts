@@ -14,8 +14,9 @@ import { accountById, accountNamed, addAccount, hashedSecrets } from './accounts
 import { keepInBrowser } from './browser'
 import { isSecret } from './hashed'
 import { unpairDevice } from './paired-devices'
+import { offerPairing } from './pairing-codes'
 import { endSessions } from './sessions'
-import { pairing, passphraseAsk, staffName } from './sign-in'
+import { deviceName, pairing, passphraseAsk, staffName } from './sign-in'
 
 const secretText = z.string().max(4 * PASSPHRASE_MOST, ask('passphrase-long'))
 const pinText = z.string().superRefine((typed, { addIssue }) => {
@@ -138,6 +139,18 @@ export const keepOwnSecrets = defineAction({
 export const pairThisDevice = defineAction(pairing, async ({ id: device, token }) => {
   await keepInBrowser('device', token)
   return { id: device }
+})
+
+/** Makes a code by which another device becomes one of the shop’s; it is shown once. */
+export const offerDevice = defineAction({
+  name: 'staff.offer-pairing',
+  who: 'manage',
+  secret: true,
+  input: z.strictObject({ name: deviceName }),
+  write: async ({ trx, at, caller }, { name }) => {
+    if (!caller.account) return refuse('rule', ask('set-up-first'))
+    return done({ code: await offerPairing(trx, { name, by: caller.account }, at) })
+  },
 })
 
 export const unpair = defineAction({

@@ -117,6 +117,23 @@ describe('signing in', () => {
     await given('staff.unpair-device', { device: device.id }, owner)
     expect(await callerOf(token, device.token)).toEqual(STRANGER)
   })
+  test('is paired by a code that is good once, for ten minutes, however it is typed', async () => {
+    const { owner, atTablet } = await staffed()
+    const offered = () => given<{ code: string }>('staff.offer-pairing', { name: 'Wash bay' }, owner)
+    const { code } = await offered()
+    const typed = code.replaceAll('0', 'o').replaceAll('1', 'l').toLowerCase()
+    const takes = (what: string, at?: Instant) => does('staff.take-pairing', { code: what }, STRANGER, at)
+    expect((await takes('')).ok).toBe(false)
+    expect((await takes(`${code}0`)).ok).toBe(false)
+    const taken = await takes(` ${typed.slice(0, 4)}-${typed.slice(4)} `)
+    expect(taken).toMatchObject({ ok: true, value: { name: 'Wash bay' } })
+    expect((await listDevices(db)).map(({ name }) => name)).toEqual(['Tablet', 'Wash bay'])
+    expect(await takes(code)).toMatchObject({ ok: false, message: said(ask('pairing-code')) })
+    const late = await offered()
+    expect((await takes(late.code, plusMinutes(NOW, 10))).ok).toBe(false)
+    expect((await takes(late.code, plusMinutes(NOW, 9))).ok).toBe(true)
+    expect((await does('staff.offer-pairing', { name: 'Mine' }, atTablet)).ok).toBe(false)
+  })
   test('takes longer with each wrong try, tells the manager, and is quick again after a right one', async () => {
     const { atTablet } = await staffed()
     for (const pin of ['1111', '2222', '3333']) expect((await byPin('Merle', pin, atTablet)).ok).toBe(false)
@@ -266,7 +283,7 @@ test('who may what: every action of the shop, asked by everybody', async () => {
   }
   const names = (role: Role) =>
     [...EVERY_ACTION].filter(([, { who }]) => mayDo(role, who)).map(([name]) => name)
-  expect(names('stranger').sort()).toEqual(['staff.sign-in', 'staff.sign-out'])
+  expect(names('stranger').sort()).toEqual(['staff.sign-in', 'staff.sign-out', 'staff.take-pairing'])
   for (const name of names('technician'))
     expect(name).not.toMatch(/price|payment|quote|messages|keep-crew|learning|what-if|hand-over|link/)
   for (const name of names('counter'))

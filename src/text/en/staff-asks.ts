@@ -19,6 +19,7 @@ export const STAFF_ASKS: Record<StaffAsk, () => string> = {
   'pin-digits': () => 'A PIN has 4 to 8 digits.',
   'pin-easy': () => 'This PIN is one of the first anybody would try. Take another.',
   'device-name': () => 'Say what this device is called, such as “Tablet by the wash bay”.',
+  'pairing-code': () => 'This code is not good, or no longer. Ask for a new one at the desk: Shop, Tablets.',
   'last-owner': () => 'Nobody else here is an owner who can sign in. Make somebody else one first.',
   'owner-passphrase': () => 'An owner needs a passphrase. Set one first.',
   'set-up-already': () => 'This shop has an owner already. Sign in instead.',

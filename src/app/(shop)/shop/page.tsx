@@ -1,7 +1,9 @@
 import type { Metadata } from 'next'
+import { ShopRooms } from '@/features/shop/shop-rooms'
 import { ShopScreen } from '@/features/shop/shop-screen'
 import { database } from '@/server/db/connection'
 import { loadShop, shopVersion } from '@/server/shop/shop-store'
+import { whoIsHere } from '@/server/staff/who-is-here'
 
 export const metadata: Metadata = { title: 'Shop' }
 
@@ -9,6 +11,7 @@ export default async function ShopPage() {
   const db = await database()
   const version = await shopVersion(db)
   const { setup } = await loadShop(db)
+  const { role } = await whoIsHere()
   return (
     <ShopScreen
       school={setup.school}
@@ -20,6 +23,7 @@ export default async function ShopPage() {
       people={setup.people.map(({ id, name }) => ({ id, name }))}
       wash={setup.wash}
       version={version}
+      rooms={<ShopRooms role={role} />}
     />
   )
 }

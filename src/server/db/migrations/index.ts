@@ -43,6 +43,7 @@ import { shopTrials } from './0042-shop-trials'
 import { staff } from './0043-staff'
 import { feeds } from './0044-feeds'
 import { noTokenInMessages } from './0045-no-token-in-messages'
+import { pairingCodes } from './0046-pairing-codes'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -92,5 +93,6 @@ export const MIGRATIONS: readonly Migration[] = [
   staff,
   feeds,
   noTokenInMessages,
+  pairingCodes,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -30,8 +30,6 @@ export default async function StaffPage() {
       isOpen={isOpen}
       members={members}
       crew={setup.people.map(({ id, name }) => ({ id, name }))}
-      devices={devices.map(({ id, name, seenAt }) => ({ id, name, seen: ago(setup.region, seenAt, at) }))}
-      isPaired={caller.paired !== undefined}
       sessions={sessions.map((session) => ({
         id: session.id,
         name: session.name,

@@ -1,0 +1,21 @@
+import type { RequestListener, Server } from 'node:http'
+import type { Server as Door } from 'node:net'
+
+export type Limits = { headersTimeout: number; requestTimeout: number; keepAliveTimeout: number }
+export function proxiesOf(text?: string): ReadonlySet<string>
+export function tellWhence(
+  request: {
+    headers: Record<string, string | string[] | undefined>
+    socket: { remoteAddress?: string; encrypted?: boolean }
+  },
+  proxies: ReadonlySet<string>,
+): void
+export function plainDoor(limits: Limits, answer: RequestListener): Server
+export function secureDoor(
+  made: { key: string; cert: string },
+  limits: Limits,
+  listeners: { answer: RequestListener; lead: RequestListener },
+): Pick<Door, 'on' | 'once' | 'listen' | 'close'> & {
+  renew: (made: { key: string; cert: string }) => void
+  closeIdleConnections: () => void
+}
