@@ -1,3 +1,4 @@
+import type { Knex } from 'knex'
 import { isDue } from '@/core/backup'
 import { backupPlaces, listBackups } from './backup/places'
 import { now } from './clock'
@@ -6,6 +7,7 @@ import { writer } from './db/connection'
 import { messageGateway } from './devices'
 import { faultFacts, log } from './log'
 import { emptyOutbox } from './messages/outbox'
+import { sweepPhotos } from './photos/sweep'
 import { openRequests } from './planning/plan-requests'
 import { wakePlanner } from './planning/planner'
 import { loadShop } from './shop/shop-store'
@@ -25,6 +27,7 @@ async function round(): Promise<void> {
   // What a crash left to be planned, or a plan that was broken off.
   if ((await openRequests(db)).length > 0) wakePlanner()
   await backUpAtNight(zone)
+  await sweepHourly(db)
   // One car a round: nobody waits for it, and three thousand are through in a few hours.
   await compute('stalest-care-dates')
 }
@@ -44,6 +47,16 @@ async function backUpAtNight(zone: string): Promise<void> {
   notBefore = Date.now() + TRY_AGAIN_MS
   const bytes = await compute('back-up', zone, at)
   log.info({ backup: 'made', bytes })
+}
+
+const SWEPT_EVERY_MS = 3_600_000
+let sweptAt = 0
+
+async function sweepHourly(db: Knex): Promise<void> {
+  if (Date.now() < sweptAt + SWEPT_EVERY_MS) return
+  sweptAt = Date.now()
+  const swept = await sweepPhotos(db, Date.now())
+  if (swept > 0) log.info({ photos: 'swept', swept })
 }
 
 /** Starts the rounds; one ends before the next begins. */

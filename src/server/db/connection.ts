@@ -5,7 +5,11 @@ import { databaseFile } from './data-folder'
 import { MIGRATIONS, migrate } from './migrations'
 import { plain } from './plain'
 
-const BUSY_TIMEOUT_MS = 5000
+/** So long a statement waits within SQLite for another connection: the whole process stands still meanwhile, ms. */
+const HELD_STILL_MS = 20
+/** So long it is tried again, while everything else goes on, ms: a copy of the file or another program may hold the lock. */
+const PATIENCE_MS = 10_000
+const AGAIN_MS = { first: 10, most: 250 }
 
 /** Opens a database file; `readOnly` refuses every write. One connection, so what is asked of it happens one after the other. */
 export function connect(file: string, { readOnly = false } = {}): Knex {
@@ -17,17 +21,19 @@ export function connect(file: string, { readOnly = false } = {}): Knex {
       min: 1,
       max: 1,
       afterCreate: (raw: BetterSqlite3.Database, done: (error: Error | null, raw: unknown) => void) => {
-        raw.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`)
+        raw.pragma(`busy_timeout = ${PATIENCE_MS}`)
         raw.pragma('journal_mode = WAL')
         raw.pragma('synchronous = FULL')
         raw.pragma('foreign_keys = ON')
         if (readOnly) raw.pragma('query_only = ON')
         keepStatements(raw)
+        raw.pragma(`busy_timeout = ${HELD_STILL_MS}`)
         raw.function('plain', { deterministic: true }, (text) => plain(String(text ?? '')))
         done(null, raw)
       },
     },
   })
+  waitInTurns(db)
   if (!readOnly) writeFromTheStart(db)
   return db
 }
@@ -51,7 +57,34 @@ function keepStatements(raw: BetterSqlite3.Database): void {
   }) as typeof raw.prepare
 }
 
+type Asks = { _query: (raw: unknown, asked: unknown) => Promise<unknown> }
+
+/**
+ * A statement that finds the file locked is asked again after a while, and again, instead of holding everybody up within SQLite. It has done
+ * nothing when it is refused; and within a transaction nothing is refused, since that took the lock as it began.
+ */
+function waitInTurns(db: Knex): void {
+  const client = db.client as Asks
+  const query = client._query.bind(client)
+  client._query = (raw, asked) => untilUnlocked(() => query(raw, asked))
+}
+
+async function untilUnlocked<Value>(work: () => Promise<Value>): Promise<Value> {
+  const until = performance.now() + PATIENCE_MS
+  for (let wait = AGAIN_MS.first; ; wait = Math.min(2 * wait, AGAIN_MS.most))
+    try {
+      return await work()
+    } catch (error) {
+      const isLocked = String((error as { code?: string }).code).startsWith('SQLITE_BUSY')
+      if (!isLocked || performance.now() > until) throw error
+      await new Promise((resolve) => setTimeout(resolve, wait))
+    }
+}
+
+const BEGIN = 'BEGIN IMMEDIATE;'
+
 type Begun = {
+  trxClient: { query: (raw: unknown, sql: string) => Promise<unknown> }
   begin: (raw: unknown) => Promise<unknown>
   query: (raw: unknown, sql: string) => Promise<unknown>
 }
@@ -65,7 +98,9 @@ function writeFromTheStart(db: Knex): void {
   const transaction = client.transaction.bind(client)
   client.transaction = (...given) => {
     const begun = transaction(...given)
-    begun.begin = (raw) => begun.query(raw, 'BEGIN IMMEDIATE;')
+    // Asked by way of the transaction itself, the first refusal would end it.
+    begun.begin = (raw) =>
+      untilUnlocked(() => begun.trxClient.query(raw, BEGIN)).catch(() => begun.query(raw, BEGIN))
     return begun
   }
 }

@@ -68,6 +68,11 @@ export async function addPhoto(
   return toPhoto({ ...row, removed_at: null })
 }
 
+/** Whether a picture stands on a card or a page: one that was taken out of sight everywhere is shown to nobody. */
+export async function isInSight(db: Knex, hash: string): Promise<boolean> {
+  return (await db('photos').where({ hash }).whereNull('removed_at').first('id')) !== undefined
+}
+
 /** Keeps what was drawn on a photograph; false where someone else drew on it since it was read. */
 export async function writeMarks(
   db: Knex,
