@@ -123,6 +123,35 @@ test('a technician signs in by PIN, sees the cars and no price, and nothing of t
   await expect(tablet).toHaveURL(/\/work$/)
 })
 
+test('no page of the floor holds a sum or a telephone number, shown or not', async () => {
+  await tablet.goto(`${shop.url}/work`)
+  const cards = await tablet
+    .getByRole('main')
+    .locator('a[href^="/jobs/"]')
+    .evaluateAll((links) => links.map((link) => link.getAttribute('href')!.split('/')[2]!))
+  const rooms = ['', '/survey', '/spots', '/walk', '/wash', '/work', '/sign-off', '/finish']
+  const jobs = [...new Set(cards)].slice(0, 3)
+  const pages = [
+    '/work',
+    '/stock',
+    '/stock/labels',
+    '/practice',
+    ...jobs.flatMap((job) => [...rooms.map((room) => `/jobs/${job}${room}`), `/api/jobs/${job}/card`]),
+  ]
+  expect(pages.length).toBeGreaterThan(20)
+  const told: string[] = []
+  for (const page of pages) {
+    const answer = await tablet.request.get(`${shop.url}${page}`, { headers: { accept: 'text/html' } })
+    expect(answer.status()).toBe(200)
+    const text = (await answer.text()).replaceAll('\\"', '"')
+    for (const [found] of text.matchAll(
+      /"\w*(?:cents|price|wage)\w*":-?[1-9]\d*|"(?:phone|email)":"[^"]+"|€/gi,
+    ))
+      told.push(`${page}: ${found}`)
+  }
+  expect(told).toEqual([])
+})
+
 test('what the technician did is in the journal under her name', async () => {
   await tablet.getByRole('link', { name: /IM 903/ }).click()
   // Whoever is signed in is at the car, and nobody else can be said to be.

@@ -106,9 +106,7 @@ async function certified() {
     say('made a certificate authority of the shop’s own: tablets have to trust it once, see Shop, Tablets.')
   return made
 }
-const server = isSecure
-  ? secureDoor(await certified(), limits, { answer, lead })
-  : plainDoor(limits, answer)
+const server = isSecure ? secureDoor(await certified(), limits, { answer, lead }) : plainDoor(limits, answer)
 if (isSecure) setInterval(async () => server.renew(await certified()), RENEW_MS).unref()
 server.on('upgrade', (_request, socket) => socket.destroy())
 

@@ -2,12 +2,18 @@
 
 import { createContext, type ReactNode, useContext } from 'react'
 import type { PersonId } from '@/core/ids'
+import { type Duty, mayDo, type Role } from '@/core/staff'
 
-const MeContext = createContext<PersonId | undefined>(undefined)
+type Me = { person?: PersonId; role: Role }
 
-/** Says who of the crew is signed in on this screen; nobody while nobody signs in, or for who is not of the crew. */
-export function MeProvider({ person, children }: { person?: PersonId; children: ReactNode }) {
-  return <MeContext.Provider value={person}>{children}</MeContext.Provider>
+const MeContext = createContext<Me>({ role: 'stranger' })
+
+/** Says who is signed in on this screen: as what, and who of the crew they are, where they are of it. */
+export function MeProvider({ children, ...me }: Me & { children: ReactNode }) {
+  return <MeContext.Provider value={me}>{children}</MeContext.Provider>
 }
 
-export const useSignedIn = () => useContext(MeContext)
+export const useSignedIn = () => useContext(MeContext).person
+
+/** Whether whoever is signed in may do something of this kind: what they may not is not shown, and refused by the server all the same. */
+export const useMayDo = (duty: Duty): boolean => mayDo(useContext(MeContext).role, duty)

@@ -72,7 +72,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <main id="main">
           <RegionProvider region={readIn(setup.region, 'en')} today={today}>
             <MethodsProvider methods={setup.methods.map(({ key, name }) => ({ key, name }))}>
-              <MeProvider {...(here.person ? { person: here.person } : {})}>{children}</MeProvider>
+              <MeProvider role={here.role} {...(here.person ? { person: here.person } : {})}>
+                {children}
+              </MeProvider>
             </MethodsProvider>
           </RegionProvider>
         </main>

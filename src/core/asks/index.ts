@@ -117,6 +117,8 @@ export type AskFacts = {
   'text-fact-missing': { fact: string }
   'vehicle-known': { plate: string }
   'tries-again-in': { seconds: number }
+  /** A number in a file that is larger than anything of its kind ever was. */
+  'file-number-most': { most: number }
 }
 
 /** An ask as it travels. Only `ask` makes one. */

@@ -14,16 +14,37 @@ import { HARDNESSES, PAINT_SYSTEMS, SHAPES, TREATMENTS } from '../vehicle'
  */
 export const HISTORY_FORMAT = 'fern-yard-vehicle-history/1'
 
-const day = z.string().refine(isLocalDay, ask('file-day')) as unknown as z.ZodType<LocalDay>
-const instant = z.string().refine((text) => {
-  try {
-    return instantOrThrow(text) === text
-  } catch {
-    return false
-  }
-}, ask('file-instant')) as unknown as z.ZodType<Instant>
+/** Days of cars that are still looked after: a file with any other is wrong, and would carry every date made from it out of the calendar. */
+const FIRST_DAY = '1950-01-01'
+const LAST_DAY = '2199-12-31'
+const isOfOurTime = (day: string) => day >= FIRST_DAY && day <= LAST_DAY
+
+const day = z
+  .string()
+  .refine(isLocalDay, ask('file-day'))
+  .refine(isOfOurTime, ask('file-our-time')) as unknown as z.ZodType<LocalDay>
+const instant = z
+  .string()
+  .refine((text) => {
+    try {
+      return instantOrThrow(text) === text
+    } catch {
+      return false
+    }
+  }, ask('file-instant'))
+  .refine((text) => isOfOurTime(text.slice(0, 10)), ask('file-our-time')) as unknown as z.ZodType<Instant>
 const text = z.string().max(2000)
-const tenth = z.number().refine((value) => Number.isFinite(value), ask('file-number'))
+/** A number no larger than anything of its kind ever was, either way. */
+const upTo = (most: number) =>
+  z
+    .number(ask('file-number'))
+    .min(-most, ask('file-number-most', { most }))
+    .max(most, ask('file-number-most', { most }))
+/** Filler over a dent is a few millimetres thick. */
+const filmUm = upTo(20_000)
+const glossGU = upTo(2_000)
+const paintUm = upTo(1_000)
+const degrees = upTo(180)
 
 /** Small enough that a file of a whole life can still be sent, letters of base64. */
 const PICTURE_MOST = 160_000
@@ -34,13 +55,12 @@ const picture = z
   // What every JPEG begins with: nothing else is shown.
   .startsWith('/9j/', ask('file-jpeg'))
 
-const positive = z.number().positive(ask('file-positive'))
+/** No coating is said to last longer than cars do. */
+const MOST_MONTHS = 600
+const months = upTo(MOST_MONTHS).positive(ask('file-positive'))
 
-const roundSchema = z.strictObject({
-  panel: text,
-  phase: z.enum(PHASES),
-  values: z.array(tenth).min(1).max(500),
-})
+const roundOf = (value: z.ZodType<number>) =>
+  z.strictObject({ panel: text, phase: z.enum(PHASES), values: z.array(value).min(1).max(500) })
 
 const staySchema = z.strictObject({
   day,
@@ -48,10 +68,10 @@ const staySchema = z.strictObject({
   homeOn: day,
   kind: z.enum(['work', 'visit', 'repair']),
   title: text,
-  odometerKm: z.int().nonnegative().optional(),
-  film: z.array(roundSchema).max(200),
-  gloss: z.array(roundSchema).max(200),
-  work: z.array(z.strictObject({ panel: text, process: text, takesUm: tenth })).max(200),
+  odometerKm: z.int().nonnegative().max(10_000_000).optional(),
+  film: z.array(roundOf(filmUm)).max(200),
+  gloss: z.array(roundOf(glossGU)).max(200),
+  work: z.array(z.strictObject({ panel: text, process: text, takesUm: paintUm })).max(200),
   layers: z
     .array(
       z.strictObject({
@@ -62,8 +82,8 @@ const staySchema = z.strictObject({
         /** Of the paint, where it does not lie on all of it. */
         panels: z.array(text).max(100).optional(),
         endedAt: instant,
-        lifeMonths: positive,
-        firstVisitMonths: positive,
+        lifeMonths: months,
+        firstVisitMonths: months,
       }),
     )
     .max(50),
@@ -72,7 +92,7 @@ const staySchema = z.strictObject({
       z.strictObject({
         part: text,
         water: z.enum(WATERS),
-        angleDegrees: tenth.optional(),
+        angleDegrees: degrees.optional(),
         feel: z.enum(FEELS).optional(),
         cleaned: z.boolean(),
         cause: z.enum(CAUSES).optional(),
@@ -102,7 +122,7 @@ const historySchema = z.strictObject({
     vin: text,
     make: text,
     model: text,
-    year: z.int().optional(),
+    year: z.int().min(1880).max(2199).optional(),
     shape: z.enum(SHAPES),
     colour: text,
     colourCode: text,
@@ -116,8 +136,8 @@ const historySchema = z.strictObject({
       z.strictObject({
         panel: text,
         day,
-        removedUm: tenth,
-        uncertaintyUm: tenth.refine((um) => um >= 0, ask('file-not-negative')),
+        removedUm: paintUm,
+        uncertaintyUm: paintUm.min(0, ask('file-not-negative')),
         source: z.enum(REMOVAL_SOURCES),
         note: text,
       }),
@@ -153,4 +173,19 @@ export function readHistory(file: string): Result<VehicleHistory, HistoryError> 
   if (read.success) return ok(read.data)
   const [issue] = read.error.issues
   return refused({ code: 'malformed', path: issue!.path.join('.'), what: issue!.message })
+}
+
+/** The latest day a history tells of. */
+export function lastDayOf({ writtenOn, stays, ledger }: VehicleHistory): string {
+  const days: string[] = [
+    writtenOn,
+    ...ledger.map(({ day }) => day),
+    ...stays.flatMap(({ day, homeOn, layers, photographs }) => [
+      day,
+      homeOn,
+      ...layers.map(({ endedAt }) => endedAt.slice(0, 10)),
+      ...photographs.map(({ takenAt }) => takenAt.slice(0, 10)),
+    ]),
+  ]
+  return days.reduce((latest, each) => (each > latest ? each : latest))
 }

@@ -13,10 +13,11 @@ const day = fc.integer({ min: 0, max: 9000 }).map((days) => plusDays(localDayOrT
 const instant = fc
   .integer({ min: 0, max: 9_000_000 })
   .map((minutes) => plusMinutes(instantOrThrow('2015-01-01T00:00:00Z'), minutes))
-const figure = fc.integer({ min: -5000, max: 50_000 }).map((tenths) => tenths / 10)
+const figure = (least: number, most: number) =>
+  fc.integer({ min: 10 * least, max: 10 * most }).map((tenths) => tenths / 10)
 const phase = fc.constantFrom('before' as const, 'after' as const)
 const rounds = fc.array(
-  fc.record({ panel: words, phase, values: fc.array(figure, { minLength: 1, maxLength: 6 }) }),
+  fc.record({ panel: words, phase, values: fc.array(figure(-500, 2000), { minLength: 1, maxLength: 6 }) }),
   { maxLength: 4 },
 )
 const jpeg = fc
@@ -33,7 +34,9 @@ const stay: fc.Arbitrary<VehicleHistory['stays'][number]> = fc
       title: words,
       film: rounds,
       gloss: rounds,
-      work: fc.array(fc.record({ panel: words, process: words, takesUm: figure }), { maxLength: 3 }),
+      work: fc.array(fc.record({ panel: words, process: words, takesUm: figure(-500, 1000) }), {
+        maxLength: 3,
+      }),
       layers: fc.array(
         fc
           .tuple(
@@ -56,7 +59,11 @@ const stay: fc.Arbitrary<VehicleHistory['stays'][number]> = fc
           .tuple(
             fc.record({ part: words, water: fc.constantFrom(...WATERS), cleaned: fc.boolean(), note: words }),
             fc.record(
-              { angleDegrees: figure, feel: fc.constantFrom(...FEELS), cause: fc.constantFrom(...CAUSES) },
+              {
+                angleDegrees: figure(0, 180),
+                feel: fc.constantFrom(...FEELS),
+                cause: fc.constantFrom(...CAUSES),
+              },
               optional,
             ),
           )
@@ -103,14 +110,45 @@ const history: fc.Arbitrary<VehicleHistory> = fc.record({
     fc.record({
       panel: words,
       day,
-      removedUm: figure,
-      uncertaintyUm: figure.map(Math.abs),
+      removedUm: figure(-500, 1000),
+      uncertaintyUm: figure(0, 1000),
       source: fc.constantFrom(...REMOVAL_SOURCES),
       note: words,
     }),
     { maxLength: 4 },
   ),
 })
+
+const EMPTY_STAY = {
+  day: '2026-01-12',
+  homeOn: '2026-01-14',
+  kind: 'work',
+  title: '',
+  film: [],
+  gloss: [],
+  work: [],
+  layers: [],
+  looks: [],
+  photographs: [],
+}
+const LAYER = {
+  product: 'Heron Glaze',
+  kind: 'single',
+  lot: '',
+  surface: 'paint',
+  endedAt: '2026-01-13T15:00:00.000Z',
+  lifeMonths: 24,
+  firstVisitMonths: 12,
+}
+const REMOVAL = {
+  panel: 'bonnet',
+  day: '2026-01-13',
+  removedUm: 2,
+  uncertaintyUm: 1,
+  source: 'told',
+  note: '',
+}
+const withLayer = (more: object) => ({ stays: [{ ...EMPTY_STAY, layers: [{ ...LAYER, ...more }] }] })
 
 describe('a history that is handed on', () => {
   test('is read as it was written, and written again to the letter', () => {
@@ -142,6 +180,13 @@ describe('a history that is handed on', () => {
     ['a shape nobody knows', { vehicle: { shape: 'zeppelin' } }, 'vehicle'],
     ['something that does not belong there', { owner: 'Nuala' }, ''],
     ['no stays', { stays: null }, 'stays'],
+    ['a coat that outlasts the calendar', withLayer({ lifeMonths: 100_000 }), 'stays.0.layers.0.lifeMonths'],
+    ['a coat that lasts no time', withLayer({ lifeMonths: 0 }), 'stays.0.layers.0.lifeMonths'],
+    ['a coat of the year 1', withLayer({ endedAt: '0001-01-01T00:00:00.000Z' }), 'stays.0.layers.0.endedAt'],
+    ['a stay of the year 1', { stays: [{ ...EMPTY_STAY, day: '0001-01-01' }] }, 'stays.0.day'],
+    ['a day after any of ours', { stays: [{ ...EMPTY_STAY, homeOn: '9999-12-31' }] }, 'stays.0.homeOn'],
+    ['paint as thick as a wall', { ledger: [{ ...REMOVAL, removedUm: 1e9 }] }, 'ledger.0.removedUm'],
+    ['a car of before there were any', { vehicle: { year: 1 } }, 'vehicle'],
   ])('with %s is refused, and the place is named', (_, change, place) => {
     const [one] = fc.sample(history, { numRuns: 1, seed: 3 }) as [VehicleHistory]
     const read = readHistory(JSON.stringify({ ...one, ...change }))

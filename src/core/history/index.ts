@@ -2,6 +2,7 @@ export {
   HISTORY_FORMAT,
   type HistoryError,
   type HistoryStay,
+  lastDayOf,
   readHistory,
   type VehicleHistory,
   writeHistory,

@@ -1,7 +1,9 @@
+export { asSeenBy, type Eyes, eyesOf } from './eyes'
 export { dutyOf, isSignOfLife, PAGES, type PagePattern, patternOf } from './pages'
 export { groupedCode, PAIRING_BYTES, PAIRING_MINUTES, pairingCodeOf, plainPairingCode } from './pairing'
 export type { Refused } from './refused'
 export { DUTIES, type Duty, mayDo, type Role, STAFF_ROLES, type StaffRole } from './roles'
+export { mayReach, type StaffRules } from './rules'
 export {
   PASSPHRASE_LEAST,
   PASSPHRASE_MOST,

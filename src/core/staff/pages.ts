@@ -64,6 +64,8 @@ export const PAGES = {
   '/shop/journal': 'manage',
   '/shop/journal/journal.csv': 'manage',
   '/shop/backups': 'manage',
+  '/shop/personal': 'manage',
+  '/customers/:id/personal-data.zip': 'manage',
   '/shop/data': 'manage',
   '/shop/data/everything.zip': 'house',
   '/shop/data/tables.zip': 'manage',

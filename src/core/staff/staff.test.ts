@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { instantOrThrow, plusMinutes } from '../time'
+import { asSeenBy, eyesOf } from './eyes'
 import { dutyOf, isSignOfLife, PAGES, patternOf } from './pages'
 import { DUTIES, mayDo, STAFF_ROLES } from './roles'
 import { passphraseFault, pinFault } from './secrets'
@@ -124,5 +125,37 @@ describe('a session', () => {
     expect(sessionState(used, plusMinutes(NOW, 959), 30)).toBe('open')
     expect(sessionState(used, plusMinutes(NOW, 960), 30)).toBe('over')
     expect(sessionState({ ...began, endedAt: NOW }, NOW, 30)).toBe('over')
+  })
+})
+
+describe('what somebody may see', () => {
+  const job = {
+    plate: 'IM 903',
+    budgetCents: 90_000,
+    customer: { name: 'Nuala', phone: '0555 214', email: 'n@inchmoyle.example' },
+    coats: [{ ml: 40, centsPerMl: 12 }],
+    costs: { wageCentsPerHour: { prep: 2300 }, note: 'paid in cash' },
+    rates: new Map([['dent', { priceCents: 100, minutes: 30 }]]),
+  }
+  const rules = { idleMinutes: 15, floorReaches: false }
+  test('is everything at the desk', () => {
+    for (const role of ['owner', 'manager', 'counter'] as const)
+      expect(asSeenBy(eyesOf(role, rules), job)).toBe(job)
+  })
+  test('holds no sum and no way to reach a customer at the cars', () => {
+    for (const role of ['technician', 'trainee'] as const)
+      expect(asSeenBy(eyesOf(role, rules), job)).toEqual({
+        plate: 'IM 903',
+        budgetCents: 0,
+        customer: { name: 'Nuala', phone: '', email: '' },
+        coats: [{ ml: 40, centsPerMl: 0 }],
+        costs: { wageCentsPerHour: { prep: 0 }, note: 'paid in cash' },
+        rates: new Map([['dent', { priceCents: 0, minutes: 30 }]]),
+      })
+  })
+  test('is how a customer is reached, where the shop says so', () => {
+    const seen = asSeenBy(eyesOf('technician', { ...rules, floorReaches: true }), job)
+    expect([seen.customer.phone, seen.budgetCents]).toEqual(['0555 214', 0])
+    expect(eyesOf('stranger', { ...rules, floorReaches: true })).toEqual({ money: false, contact: false })
   })
 })

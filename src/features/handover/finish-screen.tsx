@@ -13,18 +13,20 @@ import { Inspection } from './inspection'
 import { Payments } from './payments'
 import { SheetLinks } from './sheet-links'
 
-type Props = { entry: FloorJob; handover: Handover; shop: Shop; now: Instant }
+type Props = {
+  entry: FloorJob
+  handover: Handover
+  shop: Shop
+  now: Instant
+  /** Whether whoever looks takes the money and hands cars over. */
+  atDesk: boolean
+}
 
 /** The end of a job: the final inspection by somebody else, the result, the payment, and the car is handed over. */
-export function FinishScreen({ entry, handover, shop, now }: Props) {
-  const { job, stage, live } = entry
-  const { setup } = shop
-  const { region } = setup
-  const { inspection, agreement, reached } = handover
-  const { people } = setup
-  const keptIn = live && keptInOf(live.plan)
-  const stillOff = partsOff(handover.card.parts)
-  const openSpots = openHighSpots(handover.card)
+export function FinishScreen({ entry, handover, shop, now, atDesk }: Props) {
+  const { job } = entry
+  const { people, region } = shop.setup
+  const { agreement, reached } = handover
   return (
     <div className="grid gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_22rem] lg:p-5">
       <Inspection
@@ -86,66 +88,79 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
             </p>
           )}
         </section>
-        <Payments
-          jobId={job.id}
-          payments={handover.payments}
-          balance={handover.balance}
-          region={setup.region}
-          now={now}
-        />
-        <section>
-          <h2 className="mb-2 text-xl">To take home</h2>
-          <a
-            href={`/jobs/${job.id}/handover.pdf`}
-            className="flex min-h-11 items-center justify-center rounded border border-ink/60 bg-sheet px-4 font-head text-[15px] font-semibold no-underline hover:bg-lichen"
-          >
-            Handover sheet as PDF
-          </a>
-          <SheetLinks jobId={job.id} links={handover.links} region={setup.region} now={now} />
-        </section>
-        <section className="space-y-2">
-          <h2 className="text-xl">Handover</h2>
-          {stage.kind === 'ready' ? (
-            <>
-              {!inspection.passed && (
-                <p className="text-copper">
-                  {inspection.faults.length > 0
-                    ? 'A fault is still open.'
-                    : `Final inspection not finished: ${inspection.open.length} of ${handover.items.length} areas still to check.`}
-                </p>
-              )}
-              {live && isTorqueOpen(live.plan.operations, handover.card) && (
-                <p className="text-copper">
-                  Write the wheel-nut torque down on the job card before handover.
-                </p>
-              )}
-              {stillOff.length > 0 && (
-                <p className="text-copper">
-                  Not back on or in the car: {stillOff.map(({ name }) => name).join(', ')}.
-                </p>
-              )}
-              {openSpots > 0 && <p className="text-copper">A high spot is still open.</p>}
-              {handover.balance.openCents > 0 && <p className="text-copper">Not everything is paid.</p>}
-              <HandOverButton jobId={job.id} customer={job.customer.name} out={handover.out} now={now} />
-            </>
-          ) : job.handedOverAt ? (
-            <>
-              <p className="text-ink-soft">Handed over {moment(setup.region, job.handedOverAt, now)}.</p>
-              {now <= takeBackUntil(job.handedOverAt) && <TakeBackButton jobId={job.id} />}
-            </>
-          ) : stage.kind === 'waiting' && keptIn?.id === stage.operation.id ? (
-            <>
-              <p>
-                Kept in until {moment(region, plusMinutes(stage.since, keptIn.minutes), now)}: then the
-                coating may get wet, and the car can go.
-              </p>
-              <NotKeptInButton jobId={job.id} />
-            </>
-          ) : (
-            <p className="text-ink-soft">Not every step is done yet.</p>
-          )}
-        </section>
+        {atDesk && <AtTheDesk {...{ entry, handover, shop, now }} />}
       </div>
     </div>
+  )
+}
+
+/** The money, what goes home with the car, and its going. */
+function AtTheDesk({ entry, handover, shop, now }: Omit<Props, 'atDesk'>) {
+  const { job, stage, live } = entry
+  const { region } = shop.setup
+  const { inspection } = handover
+  const keptIn = live && keptInOf(live.plan)
+  const stillOff = partsOff(handover.card.parts)
+  const openSpots = openHighSpots(handover.card)
+  return (
+    <>
+      <Payments
+        jobId={job.id}
+        payments={handover.payments}
+        balance={handover.balance}
+        region={region}
+        now={now}
+      />
+      <section>
+        <h2 className="mb-2 text-xl">To take home</h2>
+        <a
+          href={`/jobs/${job.id}/handover.pdf`}
+          className="flex min-h-11 items-center justify-center rounded border border-ink/60 bg-sheet px-4 font-head text-[15px] font-semibold no-underline hover:bg-lichen"
+        >
+          Handover sheet as PDF
+        </a>
+        <SheetLinks jobId={job.id} links={handover.links} region={region} now={now} />
+      </section>
+      <section className="space-y-2">
+        <h2 className="text-xl">Handover</h2>
+        {stage.kind === 'ready' ? (
+          <>
+            {!inspection.passed && (
+              <p className="text-copper">
+                {inspection.faults.length > 0
+                  ? 'A fault is still open.'
+                  : `Final inspection not finished: ${inspection.open.length} of ${handover.items.length} areas still to check.`}
+              </p>
+            )}
+            {live && isTorqueOpen(live.plan.operations, handover.card) && (
+              <p className="text-copper">Write the wheel-nut torque down on the job card before handover.</p>
+            )}
+            {stillOff.length > 0 && (
+              <p className="text-copper">
+                Not back on or in the car: {stillOff.map(({ name }) => name).join(', ')}.
+              </p>
+            )}
+            {openSpots > 0 && <p className="text-copper">A high spot is still open.</p>}
+            {handover.balance.openCents > 0 && <p className="text-copper">Not everything is paid.</p>}
+            <HandOverButton jobId={job.id} customer={job.customer.name} out={handover.out} now={now} />
+          </>
+        ) : job.handedOverAt ? (
+          <>
+            <p className="text-ink-soft">Handed over {moment(region, job.handedOverAt, now)}.</p>
+            {now <= takeBackUntil(job.handedOverAt) && <TakeBackButton jobId={job.id} />}
+          </>
+        ) : stage.kind === 'waiting' && keptIn?.id === stage.operation.id ? (
+          <>
+            <p>
+              Kept in until {moment(region, plusMinutes(stage.since, keptIn.minutes), now)}: then the coating
+              may get wet, and the car can go.
+            </p>
+            <NotKeptInButton jobId={job.id} />
+          </>
+        ) : (
+          <p className="text-ink-soft">Not every step is done yet.</p>
+        )}
+      </section>
+    </>
   )
 }

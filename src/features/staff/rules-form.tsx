@@ -1,6 +1,7 @@
 'use client'
 
 import { type FormEvent, useState } from 'react'
+import type { StaffRules } from '@/core/staff'
 import { keepStaffRules } from '@/server/staff/staff-actions'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
@@ -9,13 +10,14 @@ import { NumberInput } from '@/ui/number-input'
 import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
 
-/** After how long a screen is locked. */
-export function RulesForm({ rules }: { rules: { idleMinutes: number } }) {
+/** After how long a screen is locked, and what the floor may see of customers. */
+export function RulesForm({ rules }: { rules: StaffRules }) {
   const [minutes, setMinutes] = useState(String(rules.idleMinutes))
+  const [floorReaches, setFloorReaches] = useState(rules.floorReaches)
   const { run, pending, refusal, isDone, errorAt, clear } = useAction()
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    run(keepStaffRules, { idleMinutes: numberOf(minutes) })
+    run(keepStaffRules, { idleMinutes: numberOf(minutes), floorReaches })
   }
   return (
     <form onSubmit={submit} className="space-y-3">
@@ -30,6 +32,18 @@ export function RulesForm({ rules }: { rules: { idleMinutes: number } }) {
           />
         </Field>
       </div>
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-6 shrink-0 accent-fern"
+          checked={floorReaches}
+          onChange={(event) => {
+            setFloorReaches(event.target.checked)
+            clear()
+          }}
+        />
+        Technicians see how a customer is reached
+      </label>
       <Refused refusal={refusal?.field === 'idleMinutes' ? undefined : refusal} />
       <div className="flex items-center gap-3">
         <Button type="submit" look="outline" disabled={pending}>

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { type ReactNode, useState } from 'react'
 import type { PersonId } from '@/core/ids'
-import { DUTIES, STAFF_ROLES } from '@/core/staff'
+import { DUTIES, STAFF_ROLES, type StaffRules } from '@/core/staff'
 import { DUTY_WORDS, ROLE_NAME } from '@/text/en/staff'
 import { Button } from '@/ui/button'
 import { ShopCrumb } from '../shop/shop-crumb'
@@ -19,7 +19,7 @@ type Props = {
   sessions: readonly SessionRow[]
   /** Who was wrong how often, in words. */
   wrong: readonly string[]
-  rules: { idleMinutes: number }
+  rules: StaffRules
 }
 
 /** Who signs in and as what, on which devices, and who may what. */

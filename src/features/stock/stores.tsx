@@ -12,6 +12,7 @@ import { title } from '@/text/title'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { useMayDo } from '@/ui/me'
 import { NumberInput } from '@/ui/number-input'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
@@ -59,6 +60,7 @@ export function Stores({ stores, now }: { stores: readonly Line[]; now: Instant 
 function StoreLine({ line, now }: { line: Line; now: Instant }) {
   const region = useRegion()
   const { of: key, left, needed, runsOutAt, order, orderBelow } = line
+  const mayPrice = useMayDo('manage')
   return (
     <tr className="border-t border-line" data-store={key}>
       <td className="py-1.5">
@@ -92,12 +94,14 @@ function StoreLine({ line, now }: { line: Line; now: Instant }) {
           action={countStored}
           input={(amount) => ({ key, amount })}
         />
-        <OrderAndPrice
-          line={line}
-          words={
-            orderBelow > 0 ? `Order below ${amountText(region, key, orderBelow)}` : 'Order point and price'
-          }
-        />
+        {mayPrice && (
+          <OrderAndPrice
+            line={line}
+            words={
+              orderBelow > 0 ? `Order below ${amountText(region, key, orderBelow)}` : 'Order point and price'
+            }
+          />
+        )}
       </td>
     </tr>
   )

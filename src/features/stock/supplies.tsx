@@ -19,6 +19,7 @@ import { title } from '@/text/title'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { useMayDo } from '@/ui/me'
 import { NumberInput } from '@/ui/number-input'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
@@ -46,6 +47,7 @@ export function Supplies({
 }) {
   const region = useRegion()
   const digits = minorDigits(region)
+  const mayPrice = useMayDo('manage')
   const { run, pending, refusal } = useAction()
   return (
     <section className="mt-8" aria-label="Pads and towels">
@@ -95,14 +97,16 @@ export function Supplies({
                       action={countSet}
                       input={(clean) => ({ id: supply.id, clean })}
                     />
-                    <NumberEditor
-                      words={supply.cents ? `${money(region, supply.cents)} each` : 'Price of one'}
-                      label={`Price of one, ${supply.name}`}
-                      field={`Price of one, ${currencySign(region)}`}
-                      initial={supply.cents ? (supply.cents / 10 ** digits).toFixed(digits) : ''}
-                      action={priceSet}
-                      input={(price) => ({ id: supply.id, price })}
-                    />
+                    {mayPrice && (
+                      <NumberEditor
+                        words={supply.cents ? `${money(region, supply.cents)} each` : 'Price of one'}
+                        label={`Price of one, ${supply.name}`}
+                        field={`Price of one, ${currencySign(region)}`}
+                        initial={supply.cents ? (supply.cents / 10 ** digits).toFixed(digits) : ''}
+                        action={priceSet}
+                        input={(price) => ({ id: supply.id, price })}
+                      />
+                    )}
                   </td>
                 </tr>
               )

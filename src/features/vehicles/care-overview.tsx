@@ -13,11 +13,12 @@ import { dueText } from '../aftercare/due-screen'
 import { LogVisit } from '../aftercare/log-visit'
 import { OutlookSheet } from '../aftercare/outlook-sheet'
 import { outlookView } from '../aftercare/outlook-view'
+import { PutAway } from './put-away'
 
 type Props = { known: KnownVehicle; care: VehicleCare; region: Region; now: Instant }
 
 /** How a vehicle is looked after now: how its protection stands, what comes next, and what its owner should do. */
-export function CareOverview({ known: { customer, vehicle }, care, region, now }: Props) {
+export function CareOverview({ known: { customer, vehicle, isPutAway }, care, region, now }: Props) {
   const { protection, dates, plan, rules, wishes, openJob } = care
   const today = dayIn(region.timezone, now)
   return (
@@ -104,6 +105,7 @@ export function CareOverview({ known: { customer, vehicle }, care, region, now }
           <h2 className="text-2xl">Do and avoid</h2>
           <RuleLists region={region} rules={rules} />
         </section>
+        {!openJob && <PutAway vehicleId={vehicle.id} isPutAway={isPutAway === true} />}
       </div>
     </div>
   )

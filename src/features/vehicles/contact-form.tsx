@@ -4,19 +4,30 @@ import { useState } from 'react'
 import type { Customer } from '@/core/customer'
 import { CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/customer'
 import { CUSTOMER_TAX } from '@/core/offer/tax'
+import { SAID_BY, type SaidBy } from '@/core/people'
 import { saveContact } from '@/server/messages/message-actions'
 import { CHANNEL_NAME } from '@/text/en/messages'
 import { CUSTOMER_TAX_NAME } from '@/text/en/offer'
+import { CONSENT_WORDING, SAID_BY_NAME } from '@/text/en/people'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { useAction } from '@/ui/use-action'
 
 /** How an owner is reached, in which language, and whether they may be reminded. */
-export function ContactForm({ customer }: { customer: Customer }) {
+export function ContactForm({
+  customer,
+  consents,
+}: {
+  customer: Customer
+  /** What they said of reminders, in words, the latest first. */
+  consents: readonly string[]
+}) {
   const { phone, email, mayRemind, language, writeBy, tax } = customer
   const [typed, setTyped] = useState({ phone, email, mayRemind, language, writeBy, tax })
   const { run, pending, refusal, isDone, errorAt: error } = useAction()
+  const [saidBy, setSaidBy] = useState<SaidBy>()
+  const saysElse = typed.mayRemind !== mayRemind
   const change = (changed: Partial<typeof typed>) => setTyped({ ...typed, ...changed })
   return (
     <div className="mt-2 space-y-3">
@@ -43,8 +54,23 @@ export function ContactForm({ customer }: { customer: Customer }) {
           checked={typed.mayRemind}
           onChange={(event) => change({ mayRemind: event.target.checked })}
         />
-        Agrees to reminders: washing, visits, seasons, guarantee, recoating
+        {CONSENT_WORDING}
       </label>
+      {saysElse && (
+        <Choice
+          label="How they said so"
+          options={SAID_BY.map((value) => ({ value, name: SAID_BY_NAME[value] }))}
+          value={saidBy}
+          onChange={setSaidBy}
+        />
+      )}
+      {consents.length > 0 && (
+        <ul className="text-sm text-ink-soft" aria-label="What they said of reminders">
+          {consents.map((said) => (
+            <li key={said}>{said}</li>
+          ))}
+        </ul>
+      )}
       <Choice
         label="Language"
         options={LANGUAGES.map((value) => ({ value, name: LANGUAGE_NAME[value] }))}
@@ -67,7 +93,9 @@ export function ContactForm({ customer }: { customer: Customer }) {
         <Button
           look="outline"
           disabled={pending}
-          onClick={() => run(saveContact, { customerId: customer.id, ...typed })}
+          onClick={() =>
+            run(saveContact, { customerId: customer.id, ...typed, ...(saysElse && saidBy ? { saidBy } : {}) })
+          }
         >
           Save
         </Button>

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import type { Customer } from '@/core/customer'
 import type { PrivateLink } from '@/core/handover'
 import type { VehicleId } from '@/core/ids'
@@ -20,6 +21,10 @@ type Props = {
   repair?: { day: LocalDay; onGuarantee: boolean }
   messages: readonly Message[]
   links: readonly PrivateLink[]
+  /** What they said of reminders, in words. */
+  consents: readonly string[]
+  /** What whoever looks may do with all that is held of them; nothing where they may not. */
+  personal: ReactNode
   region: Region
   now: Instant
 }
@@ -34,6 +39,8 @@ export function OwnerScreen({
   repair,
   messages,
   links,
+  consents,
+  personal,
   region,
   now,
 }: Props) {
@@ -91,12 +98,13 @@ export function OwnerScreen({
       <aside className="space-y-8">
         <section>
           <h2 className="text-xl">Contact details</h2>
-          <ContactForm key={customer.id} customer={customer} />
+          <ContactForm key={`${customer.id} ${customer.mayRemind}`} customer={customer} consents={consents} />
         </section>
         <section>
           <h2 className="text-xl">Their page</h2>
           <OwnerPages vehicleId={vehicleId} links={links} region={region} now={now} />
         </section>
+        {personal}
       </aside>
     </div>
   )

@@ -13,9 +13,15 @@ import { VehicleRooms } from './vehicle-rooms'
 export function VehicleHeader({
   known: { customer, vehicle },
   region,
+  reachable,
+  atDesk,
 }: {
   known: KnownVehicle
   region: Region
+  /** Whether whoever looks may know how its owner is reached. */
+  reachable: boolean
+  /** Whether they may check it in. */
+  atDesk: boolean
 }) {
   const facts = [
     PAINT_SYSTEM_GUIDE[vehicle.paintSystem].name.toLowerCase(),
@@ -38,19 +44,21 @@ export function VehicleHeader({
             {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()}
             {vehicle.colourCode && ` (${vehicle.colourCode})`},{' '}
             {spelt(region, SHAPE_NAME[vehicle.shape]).toLowerCase()} · {customer.name}
-            {customer.phone && `, ${customer.phone}`}
+            {reachable && customer.phone && `, ${customer.phone}`}
           </p>
           <p className="text-sm text-ink-soft">
             {facts.join(' · ')}
             {vehicle.vin && ` · ${vehicle.vin}`}
           </p>
-          <SizeForm vehicle={vehicle} />
+          {atDesk && <SizeForm vehicle={vehicle} />}
         </div>
-        <ButtonLink look="outline" href={`/intake?vehicle=${vehicle.id}`} className="shrink-0">
-          Check in again
-        </ButtonLink>
+        {atDesk && (
+          <ButtonLink look="outline" href={`/intake?vehicle=${vehicle.id}`} className="shrink-0">
+            Check in again
+          </ButtonLink>
+        )}
       </div>
-      <VehicleRooms vehicleId={vehicle.id} />
+      {atDesk && <VehicleRooms vehicleId={vehicle.id} />}
     </header>
   )
 }

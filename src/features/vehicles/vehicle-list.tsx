@@ -60,7 +60,7 @@ export function VehicleList({ first }: { first: Page }) {
         <p className="mt-6">Nothing by that name. Try fewer letters.</p>
       )}
       <ul className="mt-5 grid gap-2 sm:grid-cols-2">
-        {shown.known.map(({ customer, vehicle, visits }) => (
+        {shown.known.map(({ customer, vehicle, visits, isPutAway }) => (
           <li key={vehicle.id}>
             <Link
               href={`/vehicles/${vehicle.id}`}
@@ -75,6 +75,7 @@ export function VehicleList({ first }: { first: Page }) {
                 </span>
                 <span className="block text-sm text-ink-soft">
                   {customer.name}, {visits} {visits === 1 ? 'visit' : 'visits'}
+                  {isPutAway && ', put away'}
                 </span>
               </span>
             </Link>

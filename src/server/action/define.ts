@@ -10,6 +10,7 @@ import { database, writer } from '../db/connection'
 import { faultFacts, log } from '../log'
 import { wakePlanner } from '../planning/planner'
 import { callerNow } from '../staff/caller-now'
+import type { Caller } from './caller'
 import { inWords } from './in-words'
 import { type ActionDefinition, perform } from './perform'
 
@@ -53,7 +54,7 @@ export type ReadDefinition<Schema extends z.ZodType, Value> = {
   name: string
   who: Duty
   input: Schema
-  read: (asking: { db: Knex; at: Instant }, input: z.output<Schema>) => Promise<Answer<Value>>
+  read: (asking: { db: Knex; at: Instant; caller: Caller }, input: z.output<Schema>) => Promise<Answer<Value>>
 }
 
 /** A question a page asks without writing anything: it has no key, and is in no journal. */
@@ -64,14 +65,15 @@ export function defineReadAction<Schema extends z.ZodType, Value>({
   read,
 }: ReadDefinition<Schema, Value>): (asked: z.input<Schema>) => Promise<Answer<Value>> {
   const tryToRead = async (db: Knex, asked: z.input<Schema>): Promise<Answer<Value>> => {
-    if (!mayDo((await callerNow()).role, who)) return refuse('not-for-you', ask('not-for-you-to-see'))
+    const caller = await callerNow()
+    if (!mayDo(caller.role, who)) return refuse('not-for-you', ask('not-for-you-to-see'))
     try {
       const checked = input.safeParse(asked)
       if (!checked.success) {
         const [issue] = checked.error.issues
         return refuse('input', issue!.message, issue!.path.map(String).join('.'))
       }
-      return await read({ db, at: now() }, checked.data)
+      return await read({ db, at: now(), caller }, checked.data)
     } catch (error) {
       log.error({ action: name, ...faultFacts(error) })
       return refuse('fault', ask('no-answer'))

@@ -71,7 +71,7 @@ export async function refreshCareDates(
     .where({ id: vehicleId })
     .update({ care_checked_on: dayIn(shop.setup.region.timezone, now) })
   const known = await findKnown(db, vehicleId)
-  if (!known) return undefined
+  if (!known || known.isPutAway) return undefined
   return writeCareDates(db, shop, known.vehicle, await loadProtection(db, shop, known.vehicle, now))
 }
 
@@ -85,6 +85,7 @@ const WORKED_OUT_DAYS = 7
 export async function refreshStalest(db: Knex, shop: Shop, now: Instant): Promise<boolean> {
   const today = dayIn(shop.setup.region.timezone, now)
   const stalest: { id: VehicleId } | undefined = await db('vehicles')
+    .whereNull('put_away_at')
     .where((either) =>
       either.whereNull('care_checked_on').orWhere('care_checked_on', '<=', plusDays(today, -WORKED_OUT_DAYS)),
     )

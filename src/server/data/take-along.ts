@@ -59,7 +59,7 @@ export async function* asTables(tables: readonly TakenTable[]): AsyncGenerator<A
 }
 
 /** What was kept as JSON in a column stands in the file as what it is. */
-function opened(value: Cell | null): unknown {
+export function opened(value: unknown): unknown {
   if (typeof value !== 'string' || !/^[[{]/.test(value)) return value
   try {
     return JSON.parse(value)

@@ -174,6 +174,18 @@ export type CoatClimateRow = {
 
 type CoatClimateIn = In<CoatClimateRow, 'at', never>
 
+export type ConsentsRow = {
+  id: number
+  customer_id: CustomerId
+  at: string
+  given: 0 | 1
+  channel: 'in-person' | 'telephone' | 'writing' | 'message' | 'check-in' | 'unknown'
+  wording: string
+  noted_by: string
+}
+
+type ConsentsIn = In<ConsentsRow, 'at', never>
+
 export type CustomersRow = {
   id: CustomerId
   name: string
@@ -185,9 +197,10 @@ export type CustomersRow = {
   write_by: 'email' | 'text'
   tax: 'as-usual' | 'on-top' | 'none'
   import_id: string | null
+  erased_at: string | null
 }
 
-type CustomersIn = In<CustomersRow, 'created_at', never>
+type CustomersIn = In<CustomersRow, 'created_at' | 'erased_at', never>
 
 export type DefectsRow = {
   job_id: JobId
@@ -728,6 +741,11 @@ export type ReorderPointsRow = {
   ml: number
 }
 
+export type RetentionRow = {
+  kind: 'messages' | 'photographs' | 'customers'
+  months: number
+}
+
 export type SessionsRow = {
   id: string
   token_hash: string
@@ -790,6 +808,7 @@ type SpellsIn = In<SpellsRow, 'from_at' | 'until_at', never>
 export type StaffRulesRow = {
   one: number
   idle_minutes: number
+  floor_contacts: 0 | 1
 }
 
 export type StockOrdersRow = {
@@ -886,9 +905,10 @@ export type VehiclesRow = {
   care_checked_on: string | null
   finish: 'solid' | 'metallic' | null
   panel_facts: string
+  put_away_at: string | null
 }
 
-type VehiclesIn = In<VehiclesRow, never, 'care_checked_on'>
+type VehiclesIn = In<VehiclesRow, 'put_away_at', 'care_checked_on'>
 
 export type VisitWishesRow = {
   id: string
@@ -946,9 +966,10 @@ declare module 'knex/types/tables' {
     >
     clarity: Knex.CompositeTableType<ClarityRow, ClarityRow, Changed<ClarityRow>>
     coat_climate: Knex.CompositeTableType<CoatClimateRow, CoatClimateIn, Changed<CoatClimateIn>>
+    consents: Knex.CompositeTableType<ConsentsRow, Written<ConsentsIn, 'id'>, Changed<ConsentsIn>>
     customers: Knex.CompositeTableType<
       CustomersRow,
-      Written<CustomersIn, 'language' | 'write_by' | 'tax' | 'import_id'>,
+      Written<CustomersIn, 'language' | 'write_by' | 'tax' | 'import_id' | 'erased_at'>,
       Changed<CustomersIn>
     >
     defects: Knex.CompositeTableType<
@@ -1136,6 +1157,7 @@ declare module 'knex/types/tables' {
     >
     removals: Knex.CompositeTableType<RemovalsRow, Written<RemovalsIn, 'id' | 'job_id'>, Changed<RemovalsIn>>
     reorder_points: Knex.CompositeTableType<ReorderPointsRow, ReorderPointsRow, Changed<ReorderPointsRow>>
+    retention: Knex.CompositeTableType<RetentionRow, RetentionRow, Changed<RetentionRow>>
     sessions: Knex.CompositeTableType<
       SessionsRow,
       Written<SessionsIn, 'device_id' | 'ended_at'>,
@@ -1154,7 +1176,11 @@ declare module 'knex/types/tables' {
       Changed<SkippedMessagesIn>
     >
     spells: Knex.CompositeTableType<SpellsRow, SpellsIn, Changed<SpellsIn>>
-    staff_rules: Knex.CompositeTableType<StaffRulesRow, Written<StaffRulesRow, 'one'>, Changed<StaffRulesRow>>
+    staff_rules: Knex.CompositeTableType<
+      StaffRulesRow,
+      Written<StaffRulesRow, 'one' | 'floor_contacts'>,
+      Changed<StaffRulesRow>
+    >
     stock_orders: Knex.CompositeTableType<
       StockOrdersRow,
       Written<StockOrdersIn, 'id' | 'due' | 'ended_at' | 'came'>,
@@ -1200,6 +1226,7 @@ declare module 'knex/types/tables' {
         | 'care_checked_on'
         | 'finish'
         | 'panel_facts'
+        | 'put_away_at'
       >,
       Changed<VehiclesIn>
     >

@@ -8,6 +8,7 @@ import type { VehicleId } from '@/core/ids'
 import { aCustomer, aMessage, aVehicle, nothing, version } from '@/core/inputs'
 import { fillIn, OCCASIONS, type Proposed, type Template, unknownFacts } from '@/core/messages'
 import { CUSTOMER_TAX } from '@/core/offer'
+import { SAID_BY } from '@/core/people'
 import { climateSetupSchema, quietSchema, type Shop } from '@/core/shop'
 import { type Instant, plusMinutes } from '@/core/time'
 import { TEMPLATE_ERROR_TEXT } from '@/text/en/messages'
@@ -16,6 +17,7 @@ import { defineAction } from '../action/define'
 import type { Doing } from '../action/perform'
 import { messageGateway } from '../devices'
 import { makeOwnerLink, revokeOwnerLink } from '../links/owner-links'
+import { noteConsent } from '../people/consents'
 import { CHANGED_MEANWHILE, loadShop, saveQuietAndClimate } from '../shop/shop-store'
 import { findKnown, writeContact } from '../vehicles/vehicle-store'
 import { loadTemplates, markRead, saveTemplate, skipMessage, withdrawMessage } from './message-store'
@@ -250,9 +252,20 @@ export const saveContact = defineAction({
     language: z.enum(LANGUAGES),
     writeBy: z.enum(CHANNELS),
     tax: z.enum(CUSTOMER_TAX),
+    /** How they said so, where they now say something else about reminders. */
+    saidBy: z.enum(SAID_BY).optional(),
   }),
-  write: async ({ trx }, { customerId, ...contact }) =>
-    (await writeContact(trx, customerId, contact)) ? done() : refuse('gone', ask('owner-gone')),
+  write: async ({ trx, at, caller }, { customerId, saidBy, ...contact }) => {
+    const known = await trx('customers').where({ id: customerId }).whereNull('erased_at').first('may_remind')
+    if (!known) return refuse('gone', ask('owner-gone'))
+    const given = contact.mayRemind
+    if ((known.may_remind === 1) !== given) {
+      if (!saidBy) return refuse('input', ask('said-how'), 'saidBy')
+      await noteConsent(trx, customerId, { given, channel: saidBy, by: caller.name ?? '' }, at)
+    }
+    await writeContact(trx, customerId, contact)
+    return done()
+  },
 })
 
 /** A private page for the owner; its address is shown once. */

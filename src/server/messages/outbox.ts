@@ -6,6 +6,7 @@ import type { MessageGateway } from '@/devices/message-gateway'
 import { CONSENT_WITHDRAWN } from '@/text/en/messages'
 import type { MessagesRow } from '../db/tables'
 import { makeOwnerLink } from '../links/owner-links'
+import { noteConsent } from '../people/consents'
 import { toMessage } from './message-store'
 import { PAGE_DAYS, PAGE_TO_COME } from './owner-page'
 
@@ -133,8 +134,10 @@ export async function takeNews(db: Knex, gateway: MessageGateway, now: Instant):
       .returning('message_id')
     if (fresh.length === 0) continue
     written++
-    if (kind === 'replied' && asksToStop(words))
+    if (kind === 'replied' && asksToStop(words)) {
       await db('customers').where({ id: message.customerId }).update({ may_remind: 0 })
+      await noteConsent(db, message.customerId, { given: false, channel: 'message', by: '' }, at)
+    }
   }
   return written
 }

@@ -23,9 +23,6 @@ const MOST_PIXELS_AVIF = 24_000_000
 /** Work on one picture is broken off after so long, s. */
 const PATIENCE_SECONDS = 30
 
-sharp.cache(false)
-sharp.concurrency(1)
-
 /** Sides of the kept picture and of its thumbnail, px (mem: a chip of a millimetre still shows, a strip still loads at once). */
 const LONGEST_SIDE = 2400
 const THUMB_SIDE = 360
@@ -108,6 +105,9 @@ export async function storePhoto(bytes: Buffer): Promise<Result<StoredFile, Phot
 }
 
 async function keepPicture(bytes: Buffer): Promise<Result<StoredFile, PhotoError>> {
+  // Nothing of one picture is kept for the next, and none is worked on by several threads.
+  sharp.cache(false)
+  sharp.concurrency(1)
   const kind = await kindOf(bytes)
   if (!kind.ok) return kind
   let full: { data: Buffer; info: { width: number; height: number } }
@@ -131,6 +131,23 @@ async function keepPicture(bytes: Buffer): Promise<Result<StoredFile, PhotoError
   await writeWhole(fileOf(hash, 'thumb'), thumb)
   await writeWhole(fileOf(hash, 'full'), full.data)
   return ok({ hash, width: full.info.width, height: full.info.height })
+}
+
+/** Where the files of a picture lie. */
+export const filesOf = (hash: string): string[] =>
+  /^[0-9a-f]{64}$/.test(hash) ? [fileOf(hash, 'full'), fileOf(hash, 'thumb')] : []
+
+/** A share of the longer side: letters of a plate are a good deal smaller than that. */
+const BLUR_SHARE = 1 / 60
+
+/** A copy of a kept picture on which nothing can be read any more, kept beside it; nothing where there is none of that name. */
+export async function blurredPhoto(hash: string): Promise<StoredFile | undefined> {
+  const bytes = await readPhoto(hash, 'full')
+  if (!bytes) return undefined
+  const { width, height } = await sharp(bytes).metadata()
+  const sigma = Math.max(2, Math.max(width, height) * BLUR_SHARE)
+  const kept = await storePhoto(await sharp(bytes).blur(sigma).jpeg({ quality: 84 }).toBuffer())
+  return kept.ok ? kept.value : undefined
 }
 
 /** The bytes of a kept picture; undefined where there is none of that name. */

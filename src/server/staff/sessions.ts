@@ -5,6 +5,7 @@ import {
   IDLE_MINUTES,
   type SessionState,
   type StaffRole,
+  type StaffRules,
   sessionState,
   TOUCHED_EVERY_SECONDS,
 } from '@/core/staff'
@@ -23,11 +24,12 @@ export type Session = {
   state: SessionState
 }
 
-export type StaffRules = { idleMinutes: number }
-
 export async function staffRules(db: Knex): Promise<StaffRules> {
   const row = await db('staff_rules').first()
-  return { idleMinutes: row?.idle_minutes ?? IDLE_MINUTES.usual }
+  return {
+    idleMinutes: row?.idle_minutes ?? IDLE_MINUTES.usual,
+    floorReaches: row?.floor_contacts === 1,
+  }
 }
 
 /** Begins a session and gives what the browser is known by; the session it had before ends, so that no token outlives a sign-in. */

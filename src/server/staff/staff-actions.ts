@@ -184,9 +184,15 @@ export const keepStaffRules = defineAction({
       .int(ask('idle-minutes'))
       .min(IDLE_MINUTES.least, ask('idle-minutes'))
       .max(IDLE_MINUTES.most, ask('idle-minutes')),
+    floorReaches: z.boolean(),
   }),
-  write: async ({ trx }, { idleMinutes }) => {
-    await trx('staff_rules').insert({ one: 1, idle_minutes: idleMinutes }).onConflict('one').merge()
+  write: async ({ trx }, { idleMinutes, floorReaches }) => {
+    const row = {
+      one: 1 as const,
+      idle_minutes: idleMinutes,
+      floor_contacts: floorReaches ? (1 as const) : (0 as const),
+    }
+    await trx('staff_rules').insert(row).onConflict('one').merge()
     return done()
   },
 })

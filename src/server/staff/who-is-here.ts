@@ -1,10 +1,11 @@
 import type { PersonId } from '@/core/ids'
-import type { StaffRole } from '@/core/staff'
+import { type Eyes, eyesOf, type StaffRole } from '@/core/staff'
 import { now } from '../clock'
 import { database } from '../db/connection'
 import { listAccounts } from './accounts'
 import { shownNow, whoShows } from './caller-now'
 import { deviceOfToken } from './paired-devices'
+import { staffRules } from './sessions'
 
 /** What the door and the frame of every page know of whoever looks at them. */
 
@@ -28,6 +29,11 @@ export async function whoIsHere(): Promise<Here> {
     ...(caller.name ? { name: caller.name } : {}),
     ...(caller.person ? { person: caller.person } : {}),
   }
+}
+
+/** What whoever is signed in on this screen may see. */
+export async function eyesNow(): Promise<Eyes> {
+  return eyesOf((await whoIsHere()).role, await staffRules(await database()))
 }
 
 export type Door = {

@@ -5,10 +5,12 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { keptMethod } from '@/core/correction'
 import { aJob, id } from '@/core/inputs'
+import { asSeenBy, eyesOf } from '@/core/staff'
 import { defineReadAction } from '../action/define'
 import { loadFloor } from '../floor/floor'
 import { groupOf, previewMethods, spared } from '../quotes/methods-changed'
 import { loadShop } from '../shop/shop-store'
+import { staffRules } from '../staff/sessions'
 import { findWays } from './ways'
 
 /** How a panel may be worked on this car, what forbids the rest, and which polished panels are one with it. */
@@ -28,11 +30,11 @@ export const previewMethod = defineReadAction({
   name: 'survey.preview-method',
   who: 'floor',
   input: z.strictObject({ jobId: aJob, panels: z.array(id).min(1).max(60), process: keptMethod }),
-  read: async ({ db, at }, { jobId, panels, process }) => {
+  read: async ({ db, at, caller }, { jobId, panels, process }) => {
     const able = await spared(db, jobId, panels, process)
     const floor = await loadFloor(db, at)
     const preview = able.length > 0 ? await previewMethods(db, floor, jobId, able, process) : undefined
     if (!preview) return refuse('gone', ask('no-agreed-work'))
-    return done({ ...preview, panels: able })
+    return done(asSeenBy(eyesOf(caller.role, await staffRules(db)), { ...preview, panels: able }))
   },
 })

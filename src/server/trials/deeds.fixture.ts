@@ -21,7 +21,7 @@ import { planningDeeds, shopDeeds, visitDeeds } from './desk-deeds.fixture'
 import type { Deed } from './filled-in.fixture'
 import { awayDeeds, coatedJustNow, goingDeeds } from './going-deeds.fixture'
 import { spotDeeds } from './spot-deeds.fixture'
-import { somebodySignsIn, staffDeeds } from './staff-deeds.fixture'
+import { peopleDeeds, somebodyAsksToBeErased, somebodySignsIn, staffDeeds } from './staff-deeds.fixture'
 
 /** One deed of every action that writes, in an order in which a demo shop at `now` takes all of them. */
 
@@ -38,6 +38,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
   const worked = steps.findIndex(({ kind }) => kind === 'cut' || kind === 'polish')
   await coatedJustNow(db, now, ready)
   await somebodySignsIn(db, now)
+  await somebodyAsksToBeErased(db, now)
   const ids = await made(db, now, car.job, gone, {
     dusty: dusty.job,
     before: steps.filter(({ kind }) => kind === 'wash').map(({ id }) => id),
@@ -249,6 +250,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
       language: 'en',
       writeBy: 'email',
       tax: 'on-top',
+      saidBy: 'telephone',
     }),
     action('list', 'bring.take', { id: BROUGHT, rows: 3 }),
     action('list-back', 'bring.undo', { id: BROUGHT }),
@@ -287,6 +289,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
     action('read', 'work.read-refused', { id: key('refused') }),
     action('take-in', 'intake.take-in', TAKEN_IN),
     ...goingDeeds(ready),
+    ...peopleDeeds(),
     ...staffDeeds(),
     action('pay-again', 'handover.record-payment', {
       jobId: car.job.id,

@@ -12,6 +12,8 @@ import * as known from '../intake/known-actions'
 import * as learning from '../learning/learning-actions'
 import * as practice from '../learning/practice-actions'
 import * as messages from '../messages/message-actions'
+import { lookingAtContact, takingOut } from '../people/looked'
+import * as people from '../people/people-actions'
 import * as photos from '../photos/photo-actions'
 import { takePhoto } from '../photos/take-photo'
 import * as enquiries from '../planning/enquiry-actions'
@@ -56,6 +58,7 @@ import * as againWashes from '../work/wash-again-actions'
 export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
 
 const MODULES = [
+  people,
   away,
   lists,
   backups,
@@ -112,6 +115,8 @@ export const EVERY_ACTION: ReadonlyMap<string, Definition> = new Map(
     ...MODULES.flatMap((module) => Object.values(module)).flatMap((action) => definitionOf(action) ?? []),
     // These are called from routes of their own.
     takePhoto as unknown as Definition,
+    lookingAtContact as unknown as Definition,
+    takingOut as unknown as Definition,
     askForVisit as unknown as Definition,
     signingOut as unknown as Definition,
   ].map((definition) => [definition.name, definition]),

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { toAccountId } from '@/core/ids'
+import { toAccountId, toCustomerId, toVehicleId } from '@/core/ids'
 import type { Instant } from '@/core/time'
 import { type Caller, OPEN_SHOP } from '../action/caller'
 import { addAccount, hashedSecrets } from '../staff/accounts'
@@ -36,6 +36,52 @@ export async function somebodySignsIn(db: Knex, now: Instant): Promise<void> {
   })
 }
 
+/** Somebody whose car is put away, and who is erased. */
+const SPARE = toCustomerId('tried-customer')
+const SPARE_CAR = toVehicleId('tried-car')
+
+export async function somebodyAsksToBeErased(db: Knex, now: Instant): Promise<void> {
+  await db('customers').insert({
+    id: SPARE,
+    name: 'Odhran Spare',
+    phone: '',
+    email: '',
+    may_remind: 0,
+    created_at: now,
+    language: 'en',
+    write_by: 'email',
+    tax: 'as-usual',
+    import_id: null,
+    erased_at: null,
+  })
+  const some = await db('vehicles').first()
+  await db('vehicles').insert({
+    ...some!,
+    care_checked_on: null,
+    put_away_at: null,
+    id: SPARE_CAR,
+    customer_id: SPARE,
+    plate: 'IM 77 SPARE',
+    vin: '',
+  })
+}
+
+export const peopleDeeds = (): Deed[] => [
+  action('put-away', 'vehicles.put-away', { vehicleId: SPARE_CAR }),
+  action('take-back', 'vehicles.take-back', { vehicleId: SPARE_CAR }),
+  action('look', 'customers.look', { customerId: SPARE }),
+  action('take-out', 'customers.take-out', { customerId: SPARE }),
+  action('erase', 'customers.erase', {
+    customerId: SPARE,
+    name: 'Odhran Spare',
+    photos: 'keep',
+    plates: false,
+  }),
+  action('retention', 'customers.keep-retention', { messages: 24, photographs: 48, customers: 60 }),
+  action('old-messages', 'customers.drop-messages', null),
+  action('old-photographs', 'customers.drop-photographs', null),
+]
+
 export const staffDeeds = (): Deed[] => [
   action('set-up', 'staff.set-up', {
     name: 'Rowan',
@@ -50,7 +96,7 @@ export const staffDeeds = (): Deed[] => [
   action('unpair', 'staff.unpair-device', { device: 'nobody-has-it' }),
   action('sign-in', 'staff.sign-in', { name: NAME, by: 'passphrase', secret: PASSPHRASE, browser: 'trial' }),
   action('session-off', 'staff.end-session', { session: 'nobody-has-it' }),
-  action('rules', 'staff.keep-rules', { idleMinutes: 20 }),
+  action('rules', 'staff.keep-rules', { idleMinutes: 20, floorReaches: true }),
   action('let-go-of', 'staff.close', { account: answered('hire', 'account') }),
   action('feed', 'shop.make-feed', { kind: 'shop', of: 'all' }),
   action('feed-off', 'shop.revoke-feed', { hash: 'nobody-has-it' }),

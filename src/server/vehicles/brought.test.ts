@@ -1,5 +1,7 @@
 import type { Knex } from 'knex'
+import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { ask } from '@/core/asks'
 import { HISTORY_FORMAT, type HistoryStay, type VehicleHistory, writeHistory } from '@/core/history'
 import type { Shop } from '@/core/shop'
 import { instantOrThrow, type LocalDay, localDayOrThrow } from '@/core/time'
@@ -8,6 +10,8 @@ import { failing, loadPaintPast, loadProtection } from '../aftercare/protection'
 import { openDatabase } from '../db/connection'
 import { loadShop } from '../shop/shop-store'
 import { loadBrought } from './brought'
+import { loadLedger } from './ledger-store'
+import { withReadablePictures } from './readable-pictures'
 import { bringHistory } from './vehicle-history'
 import { findKnown } from './vehicle-store'
 
@@ -172,4 +176,36 @@ test('a car that brings readings alone has no outlook and no place among the vis
   ])
   expect(await paintOf(car)).toBeUndefined()
   expect(await db('care_dates').where({ vehicle_id: car.id })).toEqual([])
+})
+
+describe('a file from elsewhere', () => {
+  test('may hold as many removals as the form allows', async () => {
+    const many = Array.from({ length: 5000 }, (_, at) =>
+      removed(PANELS[at % PANELS.length]!, day('2026-01-13')),
+    )
+    const car = await bring([stay(day('2026-01-12'), day('2026-01-14'), {})], many)
+    expect(await loadLedger(db, car.id)).toHaveLength(5000)
+  })
+  test('that tells of days to come is refused', async () => {
+    await expect(bring([stay(day('2027-01-12'), day('2027-01-16'), {})])).rejects.toThrow(ask('file-to-come'))
+  })
+  test('loses from its papers the pictures nobody can read, and keeps the others', async () => {
+    const whole = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#2f6242' } })
+      .jpeg()
+      .toBuffer()
+    const photograph = (bytes: Buffer) => ({
+      place: 'bonnet',
+      phase: 'before' as const,
+      takenAt: instantOrThrow('2026-01-13T10:00:00.000Z'),
+      sha256: '',
+      picture: bytes.toString('base64'),
+    })
+    const stays = [
+      stay(day('2026-01-12'), day('2026-01-14'), {
+        photographs: [photograph(whole), photograph(whole.subarray(0, whole.length / 2))],
+      }),
+    ]
+    const { stays: read } = await withReadablePictures({ stays } as VehicleHistory)
+    expect(read[0]!.photographs.map(({ picture }) => picture !== undefined)).toEqual([true, false])
+  })
 })

@@ -28,6 +28,9 @@ export async function ledgerBefore(db: Knex, vehicleId: VehicleId, jobId: JobId)
   return (await loadLedger(db, vehicleId)).filter((entry) => entry.jobId !== jobId)
 }
 
+/** A statement of SQLite takes 32,766 values: of five thousand lines more than it would hold. */
+const ROWS_AT_ONCE = 500
+
 /** Adds entries. Nothing in the ledger is ever changed or deleted; a mistake is set right by a further entry. */
 export async function appendRemovals(
   db: Knex,
@@ -37,7 +40,8 @@ export async function appendRemovals(
   now: Instant,
 ): Promise<void> {
   if (removals.length === 0) return
-  await db('removals').insert(
+  await db.batchInsert(
+    'removals',
     removals.map((removal) => ({
       vehicle_id: vehicleId,
       job_id: jobId ?? null,
@@ -49,5 +53,6 @@ export async function appendRemovals(
       note: removal.note,
       written_at: now,
     })),
+    ROWS_AT_ONCE,
   )
 }

@@ -3,6 +3,7 @@ import { ask } from '@/core/asks'
 import {
   HISTORY_FORMAT,
   type HistoryStay,
+  lastDayOf,
   readHistory,
   type VehicleHistory,
   writeHistory,
@@ -12,7 +13,7 @@ import { emptyIntake } from '@/core/intake/intake'
 import { partOfPhoto } from '@/core/photo'
 import type { Shop } from '@/core/shop'
 import { countedReadings, type Measured, PHASES } from '@/core/survey'
-import { dayIn, type Instant } from '@/core/time'
+import { dayIn, type Instant, plusDays } from '@/core/time'
 import { titleOf } from '@/text/en/correction'
 import { historyErrorText } from '@/text/en/history-file'
 import { ledgerNote } from '@/text/en/ledger'
@@ -185,6 +186,9 @@ export async function bringHistory(
   const { region } = (await loadShop(db)).setup
   if (!read.ok) return { kind: 'refused', message: historyErrorText(region, read.error) }
   const { vehicle, ledger, shop } = read.value
+  // A day of grace: midnight comes earlier elsewhere.
+  if (lastDayOf(read.value) > plusDays(dayIn(region.timezone, now), 1))
+    return { kind: 'refused', message: ask('file-to-come') }
   const same = await db('vehicles')
     .where((either) => {
       either.where('plate', vehicle.plate.toUpperCase())

@@ -20,6 +20,7 @@ import {
 import { oneOf } from '../db/one-of'
 import { plain } from '../db/plain'
 import type { CustomersRow, VehiclesRow } from '../db/tables'
+import { noteConsent } from '../people/consents'
 
 /** Columns of vehicles and customers side by side, as every query that needs a vehicle selects them. */
 export type VehicleRow = Omit<CustomersRow, 'id' | 'name' | 'created_at'> &
@@ -92,6 +93,7 @@ const toKnown = (row: KnownRow): KnownVehicle => ({
   customer: toCustomer(row),
   vehicle: toVehicle(row),
   visits: row.visits,
+  ...(row.put_away_at ? { isPutAway: true } : {}),
 })
 
 /** One page of a list that may be thousands long. */
@@ -115,7 +117,9 @@ export async function listKnown(
     .limit(size + 1)
     .offset(page * size)
     .select('vehicles.id')
-  if (wanted !== '')
+  // Those that were put away are found by who looks for them.
+  if (wanted === '') ids.whereNull('vehicles.put_away_at')
+  else
     ids.whereRaw(
       `instr(plain(vehicles.plate) || '|' || plain(customers.name) || '|' || plain(vehicles.make || vehicles.model)
         || '|' || plain(vehicles.vin) || '|' || plain(customers.phone), ?) > 0`,
@@ -183,9 +187,10 @@ export async function writeCustomer(trx: Knex, intake: Intake, now: Instant): Pr
     tax: intake.tax,
   }
   const known = intake.customerId === '' ? undefined : toCustomerId(intake.customerId)
-  if (known && (await trx('customers').where({ id: known }).update(row)) > 0) return known
-  const id = toCustomerId(randomUUID())
-  await trx('customers').insert({ id, ...row, created_at: now })
+  const isKnown = known && (await trx('customers').where({ id: known }).update(row)) > 0
+  const id = isKnown ? known : toCustomerId(randomUUID())
+  if (!isKnown) await trx('customers').insert({ id, ...row, created_at: now })
+  await noteConsent(trx, id, { given: intake.mayRemind, channel: 'check-in', by: '' }, now)
   return id
 }
 
@@ -248,6 +253,8 @@ export async function writeVehicle(trx: Knex, intake: Intake, customerId: Custom
     salted: bit(intake.salted),
     hard_water: bit(intake.hardWater),
     treatments: JSON.stringify(intake.treatments),
+    // Whoever comes back is looked after again.
+    put_away_at: null,
   }
   const known = intake.vehicleId === '' ? undefined : toVehicleId(intake.vehicleId)
   if (known && (await trx('vehicles').where({ id: known }).update(row)) > 0) return known

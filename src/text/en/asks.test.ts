@@ -63,6 +63,7 @@ const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {
   'text-fact-missing': { fact: 'page' },
   'vehicle-known': { plate: 'IM 1' },
   'tries-again-in': { seconds: 40 },
+  'file-number-most': { most: 600 },
 }
 
 const withFacts = (region: Region, code: keyof AskFacts) =>

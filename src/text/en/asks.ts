@@ -139,6 +139,8 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
       : `${SKY[kind]} from ${paperMoment(region, from)}, before the coating may get wet. Keep the car in, or have the exception signed.`,
   'text-fact-missing': ({ fact }) =>
     `The text for this occasion asks for {${fact}}, which this car does not have. Change it under Texts.`,
+  'file-number-most': ({ most }, region) =>
+    `must be a number between ${number(region, -most)} and ${number(region, most)}`,
   'tries-again-in': ({ seconds }, region) =>
     `Wrong too often. Wait ${seconds < 90 ? `${number(region, seconds)} seconds` : `${number(region, Math.ceil(seconds / 60))} minutes`}, then try again.`,
   'vehicle-known': ({ plate }) =>

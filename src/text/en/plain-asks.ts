@@ -1,4 +1,5 @@
 import type { PlainAsk } from '@/core/asks'
+import { RETENTION_MONTHS } from '@/core/people'
 import type { Region } from '@/core/region'
 import { number, timeText, unitSign } from '../formats'
 import { EVENT_ASKS } from './event-asks'
@@ -77,6 +78,9 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'new-owner': () => 'Write whose car it is now.',
   'file-day': () => 'must be a day such as 2027-01-13',
   'file-instant': () => 'must be an instant in UTC such as 2027-01-13T10:20:00.000Z',
+  'file-our-time': () => 'must be a day between 1950 and 2199',
+  'file-to-come': () =>
+    'This history tells of days that are still to come. Look at the day on this machine; if that is right, ask for the file to be written again.',
   'file-number': () => 'must be a number',
   'file-base64': () => 'must be base64',
   'file-picture': () => 'is larger than a small picture',
@@ -271,6 +275,12 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'vehicle-gone': () => 'This vehicle is no longer there. Go back to the list.',
   'visit-gone': () => 'This visit is no longer there. Reload the page.',
   'quote-gone': () => 'This quote is no longer there. Reload the page.',
+  'said-how': () => 'Say how they told you about reminders.',
+  'erase-name': () => 'Type their name exactly as it stands above.',
+  'erase-expected': () =>
+    'One of their cars is here or booked. Hand it over or cancel first; then they can be erased.',
+  'put-away-expected': () => 'This car is here or booked. Hand it over or cancel first.',
+  'retention-months': () => `Type whole months from ${RETENTION_MONTHS.least} to ${RETENTION_MONTHS.most}.`,
   'owner-gone': () => 'This owner is no longer there. Reload the page.',
   'photo-gone': () => 'This photograph is no longer there. Reload the page.',
   'photo-other': () => 'That photograph is no longer there. Choose another, or none.',

@@ -1,7 +1,9 @@
 import type { Metadata } from 'next'
 import { requestFloor } from '@/app/request-floor'
+import { asSeenBy } from '@/core/staff'
 import { StockScreen } from '@/features/stock/stock-screen'
 import { database } from '@/server/db/connection'
+import { eyesNow } from '@/server/staff/who-is-here'
 import { loadShelf } from '@/server/stock/shelf'
 
 export const metadata: Metadata = { title: 'Stock' }
@@ -9,5 +11,7 @@ export const metadata: Metadata = { title: 'Stock' }
 export default async function StockPage() {
   const floor = await requestFloor()
   const shelf = await loadShelf(await database(), floor)
-  return <StockScreen shelf={shelf} region={floor.shop.setup.region} now={floor.now} />
+  return (
+    <StockScreen shelf={asSeenBy(await eyesNow(), shelf)} region={floor.shop.setup.region} now={floor.now} />
+  )
 }

@@ -44,6 +44,7 @@ import { staff } from './0043-staff'
 import { feeds } from './0044-feeds'
 import { noTokenInMessages } from './0045-no-token-in-messages'
 import { pairingCodes } from './0046-pairing-codes'
+import { people } from './0047-people'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -94,5 +95,6 @@ export const MIGRATIONS: readonly Migration[] = [
   feeds,
   noTokenInMessages,
   pairingCodes,
+  people,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -3,9 +3,12 @@ import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { requestVehicle } from '@/app/request-floor'
 import { toVehicleId } from '@/core/ids'
+import { mayDo, mayReach } from '@/core/staff'
 import { VehicleHeader } from '@/features/vehicles/vehicle-frame'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
+import { staffRules } from '@/server/staff/sessions'
+import { whoIsHere } from '@/server/staff/who-is-here'
 
 type Props = { params: Promise<{ id: string }>; children: ReactNode }
 
@@ -17,10 +20,17 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function VehicleLayout({ params, children }: Props) {
   const known = await requestVehicle(toVehicleId((await params).id))
   if (!known) notFound()
-  const { setup } = await loadShop(await database())
+  const db = await database()
+  const { setup } = await loadShop(db)
+  const { role } = await whoIsHere()
   return (
     <>
-      <VehicleHeader known={known} region={setup.region} />
+      <VehicleHeader
+        known={known}
+        region={setup.region}
+        atDesk={mayDo(role, 'desk')}
+        reachable={mayReach(role, await staffRules(db))}
+      />
       {children}
     </>
   )

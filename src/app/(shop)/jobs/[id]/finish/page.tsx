@@ -1,10 +1,12 @@
 import { notFound } from 'next/navigation'
 import { requestJob, requestRevision } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
+import { asSeenBy, mayDo } from '@/core/staff'
 import { Live } from '@/features/frame/live'
 import { FinishScreen } from '@/features/handover/finish-screen'
 import { database } from '@/server/db/connection'
 import { loadHandover } from '@/server/handover/handover'
+import { eyesNow, whoIsHere } from '@/server/staff/who-is-here'
 import { ButtonLink } from '@/ui/button'
 
 export default async function FinishPage({ params }: { params: Promise<{ id: string }> }) {
@@ -16,7 +18,13 @@ export default async function FinishPage({ params }: { params: Promise<{ id: str
     return (
       <>
         <Live since={await requestRevision()} />
-        <FinishScreen entry={entry} handover={handover} shop={floor.shop} now={floor.now} />
+        <FinishScreen
+          entry={entry}
+          handover={asSeenBy(await eyesNow(), handover)}
+          shop={floor.shop}
+          now={floor.now}
+          atDesk={mayDo((await whoIsHere()).role, 'desk')}
+        />
       </>
     )
   return (

@@ -1,9 +1,11 @@
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
+import { asSeenBy } from '@/core/staff'
 import { SpotsScreen } from '@/features/spots/spots-screen'
 import { database } from '@/server/db/connection'
 import { listPhotos } from '@/server/photos/photo-store'
+import { eyesNow } from '@/server/staff/who-is-here'
 import { loadJudged } from '@/server/survey/judged'
 import { loadPaintStudy } from '@/server/survey/paint-memory'
 import { spotNews } from '@/server/survey/spot-news'
@@ -28,7 +30,7 @@ export default async function SpotsPage({ params }: { params: Promise<{ id: stri
       study={{ ...study, attempts }}
       photos={await listPhotos(db, id)}
       now={floor.now}
-      news={news}
+      news={asSeenBy(await eyesNow(), news)}
       people={setup.people.map(({ id: person, name }) => ({ id: person, name }))}
       readOnly={job.handedOverAt !== undefined}
     />

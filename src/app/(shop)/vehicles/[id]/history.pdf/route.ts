@@ -4,6 +4,7 @@ import { readIn } from '@/core/region'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
+import { withReadablePictures } from '@/server/vehicles/readable-pictures'
 import { loadHistory, withPictures } from '@/server/vehicles/vehicle-history'
 import { findKnown } from '@/server/vehicles/vehicle-store'
 
@@ -16,7 +17,10 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
   const known = await findKnown(db, vehicleId)
   if (!history || !known) return new Response('There is no such vehicle.', { status: 404 })
   const region = readIn(shop.setup.region, known.customer.language)
-  return new Response(await pdf('history-pdf', await withPictures(history), region), {
-    headers: pdfHeaders('vehicle-history'),
-  })
+  return new Response(
+    await pdf('history-pdf', await withReadablePictures(await withPictures(history)), region),
+    {
+      headers: pdfHeaders('vehicle-history'),
+    },
+  )
 }

@@ -1,8 +1,10 @@
 import { notFound } from 'next/navigation'
 import { requestRevision, requestVehicle } from '@/app/request-floor'
 import { toVehicleId } from '@/core/ids'
+import { mayDo } from '@/core/staff'
 import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
+import { PersonalData } from '@/features/people/personal-data'
 import { OwnerScreen } from '@/features/vehicles/owner-screen'
 import { failing, loadProtection } from '@/server/aftercare/protection'
 import { bookedRepair } from '@/server/aftercare/short-jobs'
@@ -10,7 +12,12 @@ import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { listOwnerLinks } from '@/server/links/owner-links'
 import { loadTemplates, messagesOfVehicle } from '@/server/messages/message-store'
+import { consentsOf } from '@/server/people/consents'
+import { noteLook } from '@/server/people/looked'
 import { loadShop } from '@/server/shop/shop-store'
+import { whoIsHere } from '@/server/staff/who-is-here'
+import { consentText } from '@/text/en/people'
+import { shortDay } from '@/text/formats'
 
 export default async function OwnerRoom({ params }: { params: Promise<{ id: string }> }) {
   const since = await requestRevision()
@@ -22,6 +29,9 @@ export default async function OwnerRoom({ params }: { params: Promise<{ id: stri
   const { customer, vehicle } = known
   const protection = await loadProtection(db, shop, vehicle, at)
   const templateOf = await loadTemplates(db)
+  const consents = await consentsOf(db, customer.id)
+  const { role } = await whoIsHere()
+  await noteLook(customer.id)
   const repair = await bookedRepair(db, vehicle.id)
   return (
     <>
@@ -45,6 +55,11 @@ export default async function OwnerRoom({ params }: { params: Promise<{ id: stri
             }
           : {})}
         links={await listOwnerLinks(db, vehicle.id)}
+        consents={consents.map(
+          (said) =>
+            `${shortDay(shop.setup.region, dayIn(shop.setup.region.timezone, said.at))}: ${consentText(said)}`,
+        )}
+        personal={mayDo(role, 'manage') && <PersonalData customer={customer} />}
         region={shop.setup.region}
         now={at}
       />

@@ -1,0 +1,30 @@
+import type { Metadata } from 'next'
+import { dayIn } from '@/core/time'
+import { PersonalScreen } from '@/features/people/personal-screen'
+import { now } from '@/server/clock'
+import { database } from '@/server/db/connection'
+import { loadRetention, outdated } from '@/server/people/retention'
+import { loadShop } from '@/server/shop/shop-store'
+import { monthYear } from '@/text/formats'
+
+export const metadata: Metadata = { title: 'Customers’ data' }
+
+export default async function PersonalPage() {
+  const db = await database()
+  const { region } = (await loadShop(db)).setup
+  const found = await outdated(db, dayIn(region.timezone, now()))
+  return (
+    <PersonalScreen
+      rules={await loadRetention(db)}
+      outdated={{
+        ...found,
+        customers: found.customers.map(({ id, name, lastOn, vehicle }) => ({
+          id,
+          name,
+          last: `last here in ${monthYear(region, lastOn)}`,
+          ...(vehicle ? { vehicle } : {}),
+        })),
+      }}
+    />
+  )
+}

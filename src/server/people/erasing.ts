@@ -1,0 +1,47 @@
+import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
+import { aCustomer } from '@/core/inputs'
+import { PHOTO_CHOICES } from '@/core/people'
+import { dayIn } from '@/core/time'
+import { defineWrite } from '../action/perform'
+import { loadShop } from '../shop/shop-store'
+import { blurPlates, eraseCustomer, isExpected } from './erase'
+import { dropPhotographs } from './retention'
+
+/** What takes pictures from the disk as well: each gives those that nothing shows any more. */
+
+const NONE = new Map<string, never>()
+
+/** Erases a customer; their name is typed once more, since it cannot be taken back. */
+export const erasing = defineWrite({
+  name: 'customers.erase',
+  who: 'manage',
+  // Whom it was about is not to stand in the journal either.
+  hushed: true,
+  input: z.strictObject({
+    customerId: aCustomer,
+    name: z.string().max(200),
+    photos: z.enum(PHOTO_CHOICES),
+    plates: z.boolean(),
+  }),
+  prepare: ({ db }, { customerId, photos }) =>
+    photos === 'blur' ? blurPlates(db, customerId) : Promise.resolve(NONE),
+  write: async ({ trx, at }, { customerId, name, photos, plates }, blurred) => {
+    const known = await trx('customers').where({ id: customerId }).whereNull('erased_at').first('name')
+    if (!known) return refuse('gone', ask('owner-gone'))
+    if (known.name.trim() !== name.trim()) return refuse('input', ask('erase-name'), 'name')
+    if (await isExpected(trx, customerId)) return refuse('rule', ask('erase-expected'))
+    return done(await eraseCustomer(trx, customerId, { photos, plates, blurred }, at))
+  },
+})
+
+export const droppingPhotographs = defineWrite({
+  name: 'customers.drop-photographs',
+  who: 'manage',
+  input: z.null(),
+  write: async ({ trx, at }) => {
+    const today = dayIn((await loadShop(trx)).setup.region.timezone, at)
+    return done({ pictures: await dropPhotographs(trx, today, at) })
+  },
+})

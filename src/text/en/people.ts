@@ -1,0 +1,40 @@
+import type { Consent, ConsentChannel, PhotoChoice, RetentionKind, SaidBy } from '@/core/people'
+
+/** What a customer is asked before they are reminded: kept with their answer. */
+export const CONSENT_WORDING = 'Agrees to reminders: washing, visits, seasons, guarantee, recoating'
+
+export const SAID_BY_NAME: Record<SaidBy, string> = {
+  'in-person': 'Here in the shop',
+  telephone: 'By telephone',
+  writing: 'In writing',
+}
+
+const CHANNEL_WORDS: Record<ConsentChannel, string> = {
+  'in-person': 'here in the shop',
+  telephone: 'by telephone',
+  writing: 'in writing',
+  message: 'by answering a message',
+  'check-in': 'at check-in',
+  unknown: 'before this was written down',
+}
+
+export const consentText = ({ given, channel, by }: Pick<Consent, 'given' | 'channel' | 'by'>): string =>
+  `${given ? 'Agreed' : 'Withdrew it'} ${CHANNEL_WORDS[channel]}${by ? `, noted by ${by}` : ''}`
+
+export const RETENTION_NAME: Record<RetentionKind, { name: string; words: string }> = {
+  messages: {
+    name: 'Messages',
+    words: 'Words that went out and came back, counted from the day they were written.',
+  },
+  photographs: { name: 'Photographs', words: 'Counted from the day they were taken.' },
+  customers: {
+    name: 'Customers',
+    words: 'Counted from the day their last car went out. The record of the paint stays with the car.',
+  },
+}
+
+export const PHOTO_CHOICE_NAME: Record<PhotoChoice, string> = {
+  keep: 'Keep them',
+  blur: 'Blur where a plate may be seen',
+  remove: 'Remove them all',
+}
