@@ -6,17 +6,23 @@ import { database, writer } from './server/db/connection'
 import { addressesOf } from './server/gate/address'
 import { atTheDoor, type Knock, onceKnown, type Verdict } from './server/gate/gate'
 import { contentPolicy, safetyHeaders } from './server/gate/headers'
+import { Rates } from './server/gate/rates'
 import { cookieNames, whoShows } from './server/staff/caller-now'
 import { touchSession } from './server/staff/sessions'
-import { GATE_WORDS, NOT_FOR_YOU, SIGN_IN_FIRST } from './text/en/gate'
+import { GATE_WORDS, NOT_FOR_YOU, SIGN_IN_FIRST, TOO_OFTEN } from './text/en/gate'
 
 /** Every request comes by here first: whether it is let in, and what its answer tells the browser. */
 
 const addresses = addressesOf(process.env)
+const rates = new Rates()
 
 async function verdictOn(request: NextRequest, knock: Knock, isSecure: boolean): Promise<Verdict> {
   const early = atTheDoor(knock, addresses)
-  if (early) return early
+  if (early && early.kind !== 'in') return early
+  if (early) {
+    const seconds = tooOften(request)
+    return seconds ? { kind: 'too-often', seconds } : early
+  }
   const names = cookieNames(isSecure)
   const shown = {
     session: request.cookies.get(names.session)?.value,
@@ -24,8 +30,17 @@ async function verdictOn(request: NextRequest, knock: Knock, isSecure: boolean):
   }
   const { caller } = await whoShows(await database(), shown, now())
   const { session, paired } = caller
+  const seconds = tooOften(request, caller)
+  if (seconds) return { kind: 'too-often', seconds }
   if (session && isSignOfLife(knock.path)) await touchSession(await writer(), { session, paired }, now())
   return onceKnown(knock, caller)
+}
+
+/** After how many seconds somebody may ask again who asked too often: counted by who they are, else by where they ask from. */
+function tooOften(request: NextRequest, { session }: { session?: string } = {}): number | undefined {
+  const who = session ?? request.headers.get('x-fern-peer') ?? ''
+  const { pathname: path } = request.nextUrl
+  return rates.take({ path, method: request.method, who }, performance.now())
 }
 
 /** Whether a person looks at the answer, who can be led elsewhere; else it is a program, which is told. */
@@ -35,6 +50,8 @@ const isPage = (request: NextRequest) =>
 function told(request: NextRequest, verdict: Exclude<Verdict, { kind: 'in' }>): Response {
   const { pathname, search } = request.nextUrl
   if (verdict.kind === 'refused') return new Response(GATE_WORDS[verdict.why], { status: verdict.status })
+  if (verdict.kind === 'too-often')
+    return new Response(TOO_OFTEN, { status: 429, headers: { 'retry-after': String(verdict.seconds) } })
   if (verdict.kind === 'sign-in') {
     if (request.method === 'GET' && isPage(request)) {
       const to = new URL('/sign-in', request.url)

@@ -5,7 +5,7 @@ import type { Floor } from '@/core/planning'
 import { handoverPaper } from '@/features/handover/paper'
 import { jobOnFloor } from '@/server/floor/floor'
 import { loadHandover } from '@/server/handover/handover'
-import { pdf, pdfHeaders } from './pdf'
+import { pdfResponse } from './pdf'
 
 /** The handover sheet of a job as a PDF to be read in the browser; nothing where there is none. */
 export async function handoverResponse(db: Knex, floor: Floor, jobId: JobId): Promise<Response | undefined> {
@@ -14,11 +14,6 @@ export async function handoverResponse(db: Knex, floor: Floor, jobId: JobId): Pr
   if (!entry || !handover) return undefined
   const name = `handover-${plateInFileName(entry.job.vehicle.plate)}`
   const paper = handoverPaper(entry, handover, floor.shop, floor.now)
-  return new Response(await pdf('handover-pdf', paper), {
-    headers: {
-      ...pdfHeaders(name),
-      'x-robots-tag': 'noindex',
-      'referrer-policy': 'no-referrer',
-    },
-  })
+  const headers = { 'x-robots-tag': 'noindex', 'referrer-policy': 'no-referrer' }
+  return pdfResponse({ file: name, headers }, 'handover-pdf', paper)
 }

@@ -1,8 +1,11 @@
+import type { Knex } from 'knex'
 import { requestFloor, requestRevision } from '@/app/request-floor'
 import { isMissed as isBackupMissed } from '@/core/backup'
 import { believed } from '@/core/climate'
+import type { Region } from '@/core/region'
 import { everyone, namesOf } from '@/core/shop'
-import { dayIn } from '@/core/time'
+import { mayDo, TOLD_FROM } from '@/core/staff'
+import { dayIn, type Instant } from '@/core/time'
 import { BackupMissed } from '@/features/backup/backup-missed'
 import { Live } from '@/features/frame/live'
 import { PromisesAtRisk } from '@/features/yard/at-risk'
@@ -10,6 +13,7 @@ import { AwayStrip } from '@/features/yard/away-strip'
 import { CarNotes } from '@/features/yard/car-notes'
 import { HeldSlots } from '@/features/yard/held-slots'
 import { RefusedEntries } from '@/features/yard/refused-entries'
+import { ShopNews } from '@/features/yard/shop-news'
 import { ToPutToCustomers } from '@/features/yard/to-put'
 import { StillToSetUp, Welcome } from '@/features/yard/welcome'
 import { YardScreen } from '@/features/yard/yard-screen'
@@ -17,13 +21,31 @@ import { yardView } from '@/features/yard/yard-view'
 import { countDue } from '@/server/aftercare/due-list'
 import { backupPlaces, listBackups } from '@/server/backup/places'
 import { database } from '@/server/db/connection'
+import { spaceLeft } from '@/server/health/health'
 import { unreadReplies } from '@/server/messages/message-store'
 import { loadRefusedViews } from '@/server/queue/refused-view'
 import { loadToPut } from '@/server/quotes/since-agreed'
 import { bayAir } from '@/server/shop/air'
+import { wrongTries } from '@/server/staff/tries-store'
+import { whoIsHere } from '@/server/staff/who-is-here'
 import { awaitedOn, loadAway } from '@/server/work/away'
 import { loadWaitingNotes } from '@/server/work/notes'
+import { bytesText } from '@/text/en/health'
 import { moment } from '@/text/formats'
+
+/** Wrong passphrases and PINs, and a disk that fills up: told to whoever decides who signs in. */
+async function houseNews(db: Knex, region: Region, at: Instant) {
+  const space = await spaceLeft()
+  const wrong = await wrongTries(db, at, TOLD_FROM)
+  return [
+    ...(space.isShort
+      ? [{ words: `Only ${bytesText(region, space.freeBytes)} are left on the disk.`, href: '/shop/health' }]
+      : []),
+    ...(wrong.length > 0
+      ? [{ words: 'Somebody typed wrong passphrases or PINs in the last day.', href: '/shop/staff' }]
+      : []),
+  ]
+}
 
 export default async function YardPage() {
   const since = await requestRevision()
@@ -53,10 +75,13 @@ export default async function YardPage() {
   const [latest] = byHand ? [] : await listBackups(into)
   const isMissed = !byHand && !isEmpty && isBackupMissed(latest?.at, floor.now)
   const { settingUp } = setup
+  const { role } = await whoIsHere()
+  const news = mayDo(role, 'house') ? await houseNews(db, setup.region, floor.now) : []
   return (
     <>
       <Live since={since} />
       <div className="px-5 pt-5 empty:hidden">
+        <ShopNews news={news} />
         {isMissed && <BackupMissed last={latest?.at} region={setup.region} />}
         <PromisesAtRisk since={since} names={names} sure={setup.sure} region={setup.region} now={floor.now} />
         <RefusedEntries refused={refused} region={setup.region} now={floor.now} />

@@ -64,6 +64,7 @@ export const PAGES = {
   '/shop/journal': 'manage',
   '/shop/journal/journal.csv': 'manage',
   '/shop/backups': 'manage',
+  '/shop/health': 'house',
   '/shop/personal': 'manage',
   '/customers/:id/personal-data.zip': 'manage',
   '/shop/data': 'manage',

@@ -28,6 +28,7 @@ const GROUPS = [
       ['/shop/what-if', 'What would it buy?'],
       ['/shop/journal', 'Journal'],
       ['/shop/backups', 'Backups'],
+      ['/shop/health', 'Health'],
       ['/shop/personal', 'Customers’ data'],
       ['/shop/data', 'Your data'],
     ],

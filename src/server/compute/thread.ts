@@ -16,6 +16,10 @@ export class ComputeThread {
   private worker: Worker | undefined
   private readonly waiting = new Map<number, Waiting>()
   private last = 0
+  private patience: NodeJS.Timeout | undefined
+
+  /** `patienceMs`: a thread that tells nothing for so long while somebody waits is ended, and begun anew by who asks next. */
+  constructor(private readonly given: { patienceMs?: number } = {}) {}
 
   /** Runs a task in the thread. Rejects where the task throws or the thread dies. */
   ask(task: string, ...args: readonly unknown[]): Promise<unknown> {
@@ -25,6 +29,7 @@ export class ComputeThread {
       this.worker ??= this.begin()
       this.worker.ref()
       this.worker.postMessage({ id, task, args } satisfies Asked)
+      if (this.waiting.size === 1) this.watch()
     })
   }
 
@@ -44,10 +49,19 @@ export class ComputeThread {
     return worker
   }
 
+  private watch(): void {
+    clearTimeout(this.patience)
+    const { patienceMs } = this.given
+    if (patienceMs === undefined || this.waiting.size === 0) return
+    this.patience = setTimeout(() => void this.worker?.terminate(), patienceMs)
+    this.patience.unref()
+  }
+
   private told(told: Told): void {
     const waiting = this.waiting.get(told.id)
     this.waiting.delete(told.id)
     if (this.waiting.size === 0) this.worker?.unref()
+    this.watch()
     if ('error' in told) waiting?.reject(new Error(told.error))
     else waiting?.resolve(told.value)
   }

@@ -20,6 +20,7 @@ export type Verdict =
   /** Nobody is signed in who might: a page leads to where one does. */
   | { kind: 'sign-in' }
   | { kind: 'not-yours' }
+  | { kind: 'too-often'; seconds: number }
   | { kind: 'refused'; status: 403 | 404 | 405 | 421; why: Refused }
 
 const STATUS = {

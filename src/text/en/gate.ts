@@ -11,3 +11,4 @@ export const GATE_WORDS: Record<Refused, string> = {
 
 export const SIGN_IN_FIRST = 'Sign in first.'
 export const NOT_FOR_YOU = 'This is not for you.'
+export const TOO_OFTEN = 'You asked very often. Wait a moment, then ask again.'

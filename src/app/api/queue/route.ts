@@ -12,6 +12,8 @@ const MOST_BYTES = 2_000_000
 
 /** Takes what was done at the cars, from a tablet’s queue; an empty batch tells the time. */
 export async function POST(request: Request) {
+  if (!request.headers.get('content-type')?.startsWith('application/json'))
+    return Response.json({ message: 'A tablet tells it as JSON.' }, { status: 415 })
   const body = await bodyOf(request, MOST_BYTES)
   if (!body) return Response.json({ message: 'More than a tablet ever has to tell.' }, { status: 413 })
   const checked = batchSchema.safeParse(parsed(body))

@@ -1,5 +1,5 @@
 import { plateInFileName } from '@/app/file-name'
-import { pdf, pdfHeaders } from '@/app/pdf'
+import { pdfResponse } from '@/app/pdf'
 import { toJobId } from '@/core/ids'
 import { paperOf } from '@/features/quote/paper'
 import { database } from '@/server/db/connection'
@@ -27,5 +27,5 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
       return { ...photo, ...(picture ? { picture } : {}) }
     }),
   )
-  return new Response(await pdf('quote-pdf', { ...paper, photos }), { headers: pdfHeaders(name) })
+  return pdfResponse({ file: name }, 'quote-pdf', { ...paper, photos })
 }

@@ -1,4 +1,4 @@
-import { pdf, pdfHeaders } from '@/app/pdf'
+import { pdfResponse } from '@/app/pdf'
 import { toVehicleId } from '@/core/ids'
 import { readIn } from '@/core/region'
 import { now } from '@/server/clock'
@@ -17,10 +17,6 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
   const known = await findKnown(db, vehicleId)
   if (!history || !known) return new Response('There is no such vehicle.', { status: 404 })
   const region = readIn(shop.setup.region, known.customer.language)
-  return new Response(
-    await pdf('history-pdf', await withReadablePictures(await withPictures(history)), region),
-    {
-      headers: pdfHeaders('vehicle-history'),
-    },
-  )
+  const readable = await withReadablePictures(await withPictures(history))
+  return pdfResponse({ file: 'vehicle-history' }, 'history-pdf', readable, region)
 }
