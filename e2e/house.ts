@@ -121,6 +121,15 @@ export class House {
     clearTimeout(cut)
   }
 
+  /** As a power cut would: nothing is finished. */
+  async kill(): Promise<void> {
+    const { server } = this
+    if (!server || !this.isOpen) return
+    const ended = once(server, 'exit')
+    server.kill('SIGKILL')
+    await ended
+  }
+
   /** Leaves it to the next shop. */
   async vacate(): Promise<void> {
     if (Object.keys(this.env).length > 0) await this.close()

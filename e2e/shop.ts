@@ -90,6 +90,11 @@ export class Shop {
     await this.open(clock)
   }
 
+  /** Cuts its power. */
+  async kill(): Promise<void> {
+    await this.house?.kill()
+  }
+
   async close(): Promise<void> {
     await this.house?.close()
   }

@@ -25,7 +25,7 @@ export function HealthScreen({ rows, devices, faults }: Props) {
                 {name}
               </th>
               <td className={isBad ? 'py-2 font-semibold text-copper' : 'py-2'}>
-                {said} {href && <Link href={href}>See to it</Link>}
+                {said} {isBad && href && <Link href={href}>See to it</Link>}
               </td>
             </tr>
           ))}

@@ -16,9 +16,9 @@ const RATES: Partial<Record<PagePattern, Rate>> = {
   // A tablet that was away for days sends what it kept in one go.
   '/api/queue/photo': { most: 600, perMinute: 300 },
   '/api/queue': { most: 600, perMinute: 600 },
-  '/jobs/:id/handover.pdf': { most: 30, perMinute: 20 },
-  '/jobs/:id/quote.pdf': { most: 30, perMinute: 20 },
-  '/vehicles/:id/history.pdf': { most: 30, perMinute: 20 },
+  '/jobs/:id/handover.pdf': { most: 12, perMinute: 20 },
+  '/jobs/:id/quote.pdf': { most: 12, perMinute: 20 },
+  '/vehicles/:id/history.pdf': { most: 12, perMinute: 20 },
   '/customers/:id/personal-data.zip': { most: 10, perMinute: 5 },
   '/shop/data/everything.zip': { most: 5, perMinute: 2 },
   '/shop/data/tables.zip': { most: 5, perMinute: 2 },
