@@ -80,6 +80,7 @@ export const PAGES = {
   '/api/bring/:id': 'desk',
   '/api/holidays': 'manage',
   '/calendars/:token': 'anybody',
+  '/with/:token': 'anybody',
   '/o/:token': 'anybody',
   '/o/:token/ask': 'anybody',
   '/o/:token/care.ics': 'anybody',

@@ -18,13 +18,18 @@ export type FeedRow = {
 /** Calendars for other programs: an address for each, made when it is wanted and revoked when it is not. */
 export function FeedList({ feeds }: { feeds: readonly FeedRow[] }) {
   const router = useRouter()
-  const [made, setMade] = useState<{ name: string; address: string }>()
+  const [made, setMade] = useState<{ name: string; address: string; page?: string }>()
   const { run, pending, refusal } = useAction()
   return (
     <>
       {made && (
         <p role="status" className="border-l-4 border-fern bg-lichen p-3 break-all">
-          {made.name}: <a href={made.address}>{made.address}</a>
+          {made.name}, calendar: <a href={made.address}>{made.address}</a>
+          {made.page && (
+            <span className="block">
+              The same as a page: <a href={made.page}>{made.page}</a>
+            </span>
+          )}
           <span className="block text-sm text-ink-soft">
             Copy it now; it is shown only once. Whoever has it can read this calendar.
           </span>
@@ -42,7 +47,13 @@ export function FeedList({ feeds }: { feeds: readonly FeedRow[] }) {
                 disabled={pending}
                 onClick={() =>
                   run(makeFeedAddress, { kind, of }, ({ path }) => {
-                    setMade({ name, address: new URL(path, location.origin).href })
+                    setMade({
+                      name,
+                      address: new URL(path, location.origin).href,
+                      ...(kind === 'people'
+                        ? { page: new URL(path.replace('/calendars/', '/with/'), location.origin).href }
+                        : {}),
+                    })
                     router.refresh()
                   })
                 }

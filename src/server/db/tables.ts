@@ -880,6 +880,19 @@ export type TestSpotsRow = {
 
 type TestSpotsIn = In<TestSpotsRow, 'made_at' | 'withdrawn_at', never>
 
+export type ToConfirmRow = {
+  id: string
+  job_id: JobId
+  operation_id: OperationId
+  account_id: string
+  done_by: string
+  done_at: string
+  confirmed_by: string | null
+  confirmed_at: string | null
+}
+
+type ToConfirmIn = In<ToConfirmRow, 'done_at' | 'confirmed_at', never>
+
 export type VehiclesRow = {
   id: VehicleId
   customer_id: CustomerId
@@ -1207,6 +1220,11 @@ declare module 'knex/types/tables' {
       TestSpotsRow,
       Written<TestSpotsIn, 'photo_id' | 'withdrawn_at'>,
       Changed<TestSpotsIn>
+    >
+    to_confirm: Knex.CompositeTableType<
+      ToConfirmRow,
+      Written<ToConfirmIn, 'confirmed_by' | 'confirmed_at'>,
+      Changed<ToConfirmIn>
     >
     vehicles: Knex.CompositeTableType<
       VehiclesRow,

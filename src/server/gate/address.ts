@@ -61,8 +61,8 @@ export function doorOf(host: string | null, { names, publicUrl }: Addresses): Do
   return isFigures || names.has(name) ? 'shop' : 'none'
 }
 
-/** Paths of the pages that owners of cars are given, and what those are made of. */
-const OWNERS = /^\/(o\/[^/]+(\/(ask|care\.ics|photos\/[^/]+))?|g\/[^/]+|icon\.svg|_next\/static\/.+)$/
+/** Paths of the pages that owners of cars and subcontractors are given, and what those are made of. */
+const OWNERS = /^\/(o\/[^/]+(\/(ask|care\.ics|photos\/[^/]+))?|(g|with)\/[^/]+|icon\.svg|_next\/static\/.+)$/
 
 /** Whether a path is one an owner of a car may ask for; dots that climb are none. */
 export const isForOwners = (path: string) => OWNERS.test(path) && !/(^|\/)\.{1,2}(\/|$)/.test(path)

@@ -49,7 +49,7 @@ export function atTheDoor(knock: Knock, addresses: Addresses): Verdict | undefin
   const isRead = READS.includes(method)
   if (!isRead && method !== 'POST') return refused('no-such-method')
   if (!isRead && !isOwnPage(knock)) return refused('not-own-page')
-  const isOwners = /^\/(o|g)\//.test(path)
+  const isOwners = /^\/(o|g|with)\//.test(path)
   // From the pages of owners no action of the shop can be called, whatever a request carries: all they take is a wish, by a route of its own.
   const isOutside = isOwners || door === 'owners' || patternOf(path)?.startsWith('/_next')
   if (isAction && isOutside) return refused('nothing-done-here')

@@ -12,6 +12,7 @@ const RATES: Partial<Record<PagePattern, Rate>> = {
   '/o/:token/care.ics': { most: 30, perMinute: 30 },
   '/o/:token/photos/:hash': { most: 300, perMinute: 300 },
   '/g/:token': { most: 60, perMinute: 60 },
+  '/with/:token': { most: 60, perMinute: 60 },
   '/calendars/:token': { most: 60, perMinute: 30 },
   // A tablet that was away for days sends what it kept in one go.
   '/api/queue/photo': { most: 600, perMinute: 300 },

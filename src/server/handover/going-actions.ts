@@ -21,6 +21,7 @@ import { loadFloor } from '../floor/floor'
 import { findJob } from '../floor/job-store'
 import { changePlan } from '../quotes/agreement-store'
 import { loadEntries } from '../work/acts-store'
+import { isToConfirm } from '../work/to-confirm'
 import { loadGoingOut } from './going-out'
 import { handOverJob, takeBackJob } from './hand-over'
 import { listPayments, listVerdicts, writeLetGo } from './handover-store'
@@ -50,6 +51,7 @@ export const handJobOver = defineAction({
       const off = partsOff(card.parts)
       if (off.length > 0) return refuse('rule', ask('parts-off', { names: off.map(({ name }) => name) }))
       if (openHighSpots(card) > 0) return refuse('rule', ask('high-spot-open'))
+      if (await isToConfirm(trx, jobId)) return refuse('rule', ask('to-confirm'))
     }
     const { openCents } = balanceOf(entry.agreement?.totalCents ?? 0, await listPayments(trx, jobId))
     if (openCents > 0 && !owing) return refuse('rule', ask('money-open', { cents: openCents }), 'owing')

@@ -14,6 +14,7 @@ import { hashOf, writeEntry } from '../action/journal'
 import { perform } from '../action/perform'
 import { lastActAt, writeAct } from '../work/acts-store'
 import { takeEntry } from '../work/at-the-car'
+import { noteTrainee } from '../work/to-confirm'
 import { queueable } from './queueable'
 import { findRefused, keepRefused } from './refused-store'
 
@@ -137,6 +138,7 @@ async function takeAct(
       const found = await takeEntry(inner, entry, now)
       if (found) return found
       await writeAct(inner, entry, device, now)
+      await noteTrainee(inner, entry, caller)
       await writeEntry(inner, {
         // Ids of a queue may be longer than the keys of the journal.
         key: own.length > 64 ? hashOf(own) : own,

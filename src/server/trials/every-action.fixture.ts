@@ -52,6 +52,7 @@ import * as facts from '../vehicles/panel-facts-actions'
 import * as sizes from '../vehicles/size-actions'
 import * as tried from '../what-if/what-if-actions'
 import * as away from '../work/away-actions'
+import * as confirming from '../work/confirm-actions'
 import * as notes from '../work/note-actions'
 import * as againWashes from '../work/wash-again-actions'
 
@@ -59,6 +60,7 @@ export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
 
 const MODULES = [
   people,
+  confirming,
   away,
   lists,
   backups,

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { toAccountId, toCustomerId, toVehicleId } from '@/core/ids'
+import { toAccountId, toCustomerId, toOperationId, toVehicleId } from '@/core/ids'
 import type { Instant } from '@/core/time'
 import { type Caller, OPEN_SHOP } from '../action/caller'
 import { addAccount, hashedSecrets } from '../staff/accounts'
@@ -38,6 +38,8 @@ export async function somebodySignsIn(db: Knex, now: Instant): Promise<void> {
 
 /** Somebody whose car is put away, and who is erased. */
 const SPARE = toCustomerId('tried-customer')
+/** What a trainee finished before. */
+const TRAINEES_STEP = 'tried-step'
 const SPARE_CAR = toVehicleId('tried-car')
 
 export async function somebodyAsksToBeErased(db: Knex, now: Instant): Promise<void> {
@@ -64,9 +66,22 @@ export async function somebodyAsksToBeErased(db: Knex, now: Instant): Promise<vo
     plate: 'IM 77 SPARE',
     vin: '',
   })
+  const job = await db('jobs').first('id')
+  const trainee = await addAccount(db, { name: 'Tried Trainee', role: 'trainee' }, now)
+  await db('to_confirm').insert({
+    id: TRAINEES_STEP,
+    job_id: job!.id,
+    operation_id: toOperationId('wash'),
+    account_id: trainee,
+    done_by: 'Tried Trainee',
+    done_at: now,
+    confirmed_by: null,
+    confirmed_at: null,
+  })
 }
 
 export const peopleDeeds = (): Deed[] => [
+  action('confirm', 'work.confirm', { id: TRAINEES_STEP }),
   action('put-away', 'vehicles.put-away', { vehicleId: SPARE_CAR }),
   action('take-back', 'vehicles.take-back', { vehicleId: SPARE_CAR }),
   action('look', 'customers.look', { customerId: SPARE }),

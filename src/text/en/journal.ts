@@ -134,6 +134,7 @@ const DONE: Readonly<Record<string, string>> = {
   'vehicles.tell-removal': 'wrote down paint removed elsewhere',
   'what-if.forget': 'forgot a trial',
   'what-if.keep': 'kept a trial',
+  'work.confirm': 'confirmed what a trainee finished',
   'work.answer-note': 'answered a note',
   'work.move-away': 'moved a car away',
   'work.read-refused': 'read what a tablet could not enter',

@@ -176,6 +176,10 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   // Final inspection, handover, payments
   'what-is-wrong': () => 'Say in a few words what is wrong.',
   'rework-open': () => 'It is still being done again. Look at it once its last step is done.',
+  'to-confirm': () =>
+    'A trainee finished a step of this car, and nobody has confirmed it yet. Look at it and confirm it under Today.',
+  'confirmed-already': () => 'This was confirmed already, or the step is open again.',
+  'second-person': () => 'Somebody else has to look at it: not who did it, and no trainee.',
   'high-spot-open': () => 'A high spot is still open. Level it or polish it off, and say so on the job card.',
   'why-changed': () => 'Say why it is changed.',
   'method-not-now': () =>

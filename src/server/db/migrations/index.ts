@@ -45,6 +45,7 @@ import { feeds } from './0044-feeds'
 import { noTokenInMessages } from './0045-no-token-in-messages'
 import { pairingCodes } from './0046-pairing-codes'
 import { people } from './0047-people'
+import { toConfirm } from './0048-to-confirm'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -96,5 +97,6 @@ export const MIGRATIONS: readonly Migration[] = [
   noTokenInMessages,
   pairingCodes,
   people,
+  toConfirm,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
