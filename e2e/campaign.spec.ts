@@ -76,7 +76,7 @@ test('its power is cut in the midst of writing: nothing acknowledged is lost, an
   for (let cut = 0; cut < kills; cut++) {
     await shop.open(NOW)
     const power = (async () => {
-      await new Promise((resolve) => setTimeout(resolve, 20 + draw() * 400))
+      await new Promise((resolve) => setTimeout(resolve, 20 + draw() * 1500))
       await shop.kill()
     })()
     for (;;)

@@ -63,6 +63,16 @@ describe('what would write', () => {
     for (const method of ['PUT', 'DELETE', 'PATCH', 'OPTIONS', 'TRACE'])
       expect(why(write({ method }))).toBe('no-such-method')
   })
+  test('is not sent to a file', () => {
+    for (const path of [
+      '/sw.js',
+      '/icon.svg',
+      '/icons/fern-192.png',
+      '/manifest.webmanifest',
+      '/_next/static/x',
+    ])
+      expect(why(write({ path }))).toBe('no-such-method')
+  })
   test('runs no action where only owners of cars are, nor among the scripts', () => {
     const action = { isAction: true }
     for (const path of ['/o/token', '/g/token', '/_next/static/x', '/_next/static/../../o/x'])

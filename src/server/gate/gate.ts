@@ -1,4 +1,4 @@
-import { dutyOf, mayDo, patternOf, type Refused } from '@/core/staff'
+import { dutyOf, mayDo, type PagePattern, patternOf, type Refused } from '@/core/staff'
 import type { Caller } from '../action/caller'
 import { type Addresses, doorOf, isForOwners } from './address'
 
@@ -35,6 +35,15 @@ const refused = (why: Refused): Verdict => ({ kind: 'refused', status: STATUS[wh
 
 const READS = ['GET', 'HEAD']
 
+/** Files as they lie there: nothing is ever sent to one. */
+const FILES: readonly (PagePattern | undefined)[] = [
+  '/sw.js',
+  '/icon.svg',
+  '/icons/*',
+  '/manifest.webmanifest',
+  '/_next/static/*',
+]
+
 /** Whether a write comes from a page of the shop itself. Browsers say so of every write. */
 function isOwnPage({ origin, site, host }: Knock): boolean {
   if (site && site !== 'same-origin') return false
@@ -53,6 +62,7 @@ export function atTheDoor(knock: Knock, addresses: Addresses): Verdict | undefin
   // From the pages of owners no action of the shop can be called, whatever a request carries: all they take is a wish, by a route of its own.
   const isOutside = isOwners || door === 'owners' || patternOf(path)?.startsWith('/_next')
   if (isAction && isOutside) return refused('nothing-done-here')
+  if (!isRead && FILES.includes(patternOf(path))) return refused('no-such-method')
   if (door === 'owners' && !isForOwners(path)) return refused('nothing-here')
   return dutyOf(path) === 'anybody' ? { kind: 'in' } : undefined
 }
