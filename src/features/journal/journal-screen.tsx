@@ -20,6 +20,8 @@ export type JournalRow = {
   job?: string
   plate?: string
   sent?: string
+  /** What stood before and after, in words. */
+  changes: readonly { name: string; before: string; after: string }[]
 }
 
 type Props = {
@@ -106,6 +108,15 @@ export function JournalScreen({ rows, people, typed, hasOlder, region, now }: Pr
                   ))}
                 {row.device && <span className="ml-auto text-sm text-ink-soft">{row.device}</span>}
               </div>
+              {row.changes.length > 0 && (
+                <ul className="mt-0.5 text-sm">
+                  {row.changes.map(({ name, before, after }, at) => (
+                    <li key={at}>
+                      <span className="text-ink-soft">{name}:</span> {before} → {after}
+                    </li>
+                  ))}
+                </ul>
+              )}
               {row.sent && <SentFacts sent={row.sent} />}
             </li>
           ))}

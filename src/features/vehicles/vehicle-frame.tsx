@@ -5,6 +5,7 @@ import { spelt } from '@/text/en/spelling'
 import { PAINT_SYSTEM_GUIDE, STORAGE_NAME, WASHING_NAME } from '@/text/en/vehicle'
 import { measured } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
+import { Link } from '@/ui/link'
 import { SideView } from '@/ui/side-view'
 import { SizeForm } from './size-form'
 import { VehicleRooms } from './vehicle-rooms'
@@ -15,6 +16,7 @@ export function VehicleHeader({
   region,
   reachable,
   atDesk,
+  mayAudit,
 }: {
   known: KnownVehicle
   region: Region
@@ -22,6 +24,8 @@ export function VehicleHeader({
   reachable: boolean
   /** Whether they may check it in. */
   atDesk: boolean
+  /** Whether they may read the journal. */
+  mayAudit: boolean
 }) {
   const facts = [
     PAINT_SYSTEM_GUIDE[vehicle.paintSystem].name.toLowerCase(),
@@ -52,6 +56,14 @@ export function VehicleHeader({
           </p>
           {atDesk && <SizeForm vehicle={vehicle} />}
         </div>
+        {mayAudit && (
+          <Link
+            href={`/shop/journal?plate=${encodeURIComponent(vehicle.plate)}`}
+            className="inline-flex min-h-11 shrink-0 items-center px-2 text-sm"
+          >
+            Who changed what
+          </Link>
+        )}
         {atDesk && (
           <ButtonLink look="outline" href={`/intake?vehicle=${vehicle.id}`} className="shrink-0">
             Check in again

@@ -82,7 +82,16 @@ export async function writeEntry(trx: Knex, entry: Entry): Promise<void> {
     answer: JSON.stringify(entry.secret ? { ok: true, value: null } : entry.answer),
     secret: entry.secret ? (1 as const) : (0 as const),
   }
-  await trx('action_journal').insert({ ...row, chain: chained(before?.chain ?? null, row) })
+  const [written] = await trx('action_journal')
+    .insert({ ...row, chain: chained(before?.chain ?? null, row) })
+    .returning('position')
+  // What the database kept of the rows this changed belongs to it from now on.
+  await trx('row_changes').whereNull('position').update({ position: written!.position })
+}
+
+/** What was changed under no entry, by the app for its own working, is nobody's deed. */
+export const forgetStrayChanges = async (trx: Knex): Promise<void> => {
+  await trx('row_changes').whereNull('position').delete()
 }
 
 export type Broken = { position: number; why: 'changed' | 'missing' }

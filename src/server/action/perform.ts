@@ -8,7 +8,7 @@ import { faultFacts, log } from '../log'
 import { askToPlan } from '../planning/plan-requests'
 import type { Caller } from './caller'
 import { inWords } from './in-words'
-import { answeredBefore, writeEntry } from './journal'
+import { answeredBefore, forgetStrayChanges, writeEntry } from './journal'
 
 /** What an action is given to write with: everything it does is one transaction, at one moment. */
 export type Doing = {
@@ -129,6 +129,7 @@ async function doOnce<Schema extends z.ZodType, Value, Prepared>(
       let by = caller
       const before = await answeredBefore(trx, { key, action, input: kept })
       if (before) return before as Answer<Value>
+      await forgetStrayChanges(trx)
       const answer = await write(
         {
           trx,

@@ -14,6 +14,7 @@ const ITS_OWN = new Set([
   'sqlite_sequence',
   'migrations',
   'action_journal',
+  'row_changes',
   'plan_requests',
   'proposals',
   'devices',

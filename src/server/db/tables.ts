@@ -746,6 +746,15 @@ export type RetentionRow = {
   months: number
 }
 
+export type RowChangesRow = {
+  id: number
+  position: number | null
+  of_table: string
+  row_key: string
+  before: string
+  after: string
+}
+
 export type SessionsRow = {
   id: string
   token_hash: string
@@ -1171,6 +1180,11 @@ declare module 'knex/types/tables' {
     removals: Knex.CompositeTableType<RemovalsRow, Written<RemovalsIn, 'id' | 'job_id'>, Changed<RemovalsIn>>
     reorder_points: Knex.CompositeTableType<ReorderPointsRow, ReorderPointsRow, Changed<ReorderPointsRow>>
     retention: Knex.CompositeTableType<RetentionRow, RetentionRow, Changed<RetentionRow>>
+    row_changes: Knex.CompositeTableType<
+      RowChangesRow,
+      Written<RowChangesRow, 'id' | 'position'>,
+      Changed<RowChangesRow>
+    >
     sessions: Knex.CompositeTableType<
       SessionsRow,
       Written<SessionsIn, 'device_id' | 'ended_at'>,

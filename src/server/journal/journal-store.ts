@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { type AccountId, type JobId, toAccountId } from '@/core/ids'
+import { type ChangedField, changedFields } from '@/core/journal'
 import type { Role } from '@/core/staff'
 import { type Instant, instantOrThrow } from '@/core/time'
 import { plain } from '../db/plain'
@@ -18,7 +19,11 @@ export type JournalEntry = {
   plate?: string
   /** What was sent, as JSON; not kept where it was long or secret. */
   sent?: string
+  /** What stood before and after, of each record it changed. */
+  changes: RecordChange[]
 }
+
+export type RecordChange = { of: string; fields: ChangedField[] }
 
 /** What is looked for; all of it where nothing is said. */
 export type Sought = {
@@ -76,7 +81,12 @@ export async function readJournal(db: Knex, sought: Sought, most: number): Promi
     plate: string | null
     device: string | null
   }[]
+  const changes = await changesOf(
+    db,
+    rows.map(({ position }) => position),
+  )
   return rows.map((row) => ({
+    changes: changes.get(row.position) ?? [],
     position: row.position,
     at: instantOrThrow(row.at),
     action: row.action,
@@ -87,6 +97,23 @@ export async function readJournal(db: Knex, sought: Sought, most: number): Promi
     ...(row.plate ? { plate: row.plate } : {}),
     ...(row.input && row.input !== 'null' ? { sent: row.input } : {}),
   }))
+}
+
+/** SQLite takes so many values in a statement. */
+const AT_ONCE = 500
+
+async function changesOf(db: Knex, positions: readonly number[]): Promise<Map<number, RecordChange[]>> {
+  const found = new Map<number, RecordChange[]>()
+  for (let from = 0; from < positions.length; from += AT_ONCE) {
+    const rows = await db('row_changes')
+      .whereIn('position', positions.slice(from, from + AT_ONCE))
+      .orderBy('id')
+    for (const { position, of_table: of, before, after } of rows) {
+      const fields = changedFields(JSON.parse(before), JSON.parse(after))
+      found.set(position!, [...(found.get(position!) ?? []), { of, fields }])
+    }
+  }
+  return found
 }
 
 const escaped = (text: string) => text.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)

@@ -5,6 +5,7 @@ import { z } from 'zod'
 import { done } from '@/core/answer'
 import { toAccountId, toPersonId } from '@/core/ids'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
+import { changeText } from '@/text/en/changes'
 import { deedText, hasDeedText } from '@/text/en/journal'
 import { type Caller, OPEN_SHOP } from '../action/caller'
 import { verifyJournal } from '../action/journal'
@@ -86,6 +87,48 @@ describe('the journal', () => {
     await counts(6)
     expect(await verifyJournal(db)).toMatchObject({ entries: 6 })
     expect((await verifyJournal(db)).broken).toBeUndefined()
+  })
+})
+
+describe('what stood before and after', () => {
+  const shop = demoShop(NOW)
+  const does = (name: string, input: unknown) =>
+    perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: OPEN_SHOP, at: NOW })
+
+  test('is with the entry under which it was changed, and with no other', async () => {
+    const vehicle = (await shop.db('vehicles').whereNot('length_m', 5.1).orWhereNull('length_m').first())!
+    expect(
+      (await does('vehicles.save-size', { vehicleId: vehicle.id, lengthM: 5.1, heightM: null })).ok,
+    ).toBe(true)
+    const [entry] = await readJournal(shop.db, { subject: 'vehicles' }, 1)
+    expect(entry!.changes).toEqual([
+      {
+        of: 'vehicles',
+        fields: [{ path: ['length_m'], before: vehicle.length_m, after: 5.1 }].concat(
+          vehicle.height_m === null
+            ? []
+            : [{ path: ['height_m'], before: vehicle.height_m, after: null as never }],
+        ),
+      },
+    ])
+    expect(
+      (await does('vehicles.save-size', { vehicleId: vehicle.id, lengthM: 5.1, heightM: null })).ok,
+    ).toBe(true)
+    expect((await readJournal(shop.db, { subject: 'vehicles' }, 1))[0]!.changes).toEqual([])
+  })
+  test('is said in words', () => {
+    expect(changeText('customers', { path: ['may_remind'], before: 0, after: 1 })).toEqual({
+      name: 'customer, may be reminded',
+      before: 'no',
+      after: 'yes',
+    })
+    expect(
+      changeText('shop', { path: ['setup', 'rates', 'consumablesCents'], before: 3500, after: null }),
+    ).toEqual({
+      name: 'shop, rates, consumables cents',
+      before: '3500',
+      after: 'nothing',
+    })
   })
 })
 

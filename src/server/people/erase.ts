@@ -165,6 +165,12 @@ export async function eraseCustomer(
         put_away_at: at,
         ...(plates ? { plate: `ERASED ${randomBytes(3).toString('hex').toUpperCase()}`, vin: '' } : {}),
       })
+  // What stood before and after would tell it all again, this change with the rest.
+  for (const table of ['customers', 'vehicles', 'jobs'])
+    for (const { row } of reached.get(table) ?? [])
+      await trx('row_changes')
+        .where({ of_table: table, row_key: String(row.id) })
+        .delete()
   return { journal: await emptyJournal(trx, reached, customer), pictures }
 }
 

@@ -10,7 +10,7 @@ import { mayDo } from '@/core/staff'
 import { type Instant, instantOf } from '@/core/time'
 import type { Caller } from '../action/caller'
 import { said } from '../action/in-words'
-import { hashOf, writeEntry } from '../action/journal'
+import { forgetStrayChanges, hashOf, writeEntry } from '../action/journal'
 import { perform } from '../action/perform'
 import { lastActAt, writeAct } from '../work/acts-store'
 import { takeEntry } from '../work/at-the-car'
@@ -135,6 +135,7 @@ async function takeAct(
   const entry: Entry = { ...read.data, id: own, job, by, at }
   const conflict = await trx
     .transaction(async (inner) => {
+      await forgetStrayChanges(inner)
       const found = await takeEntry(inner, entry, now)
       if (found) return found
       await writeAct(inner, entry, device, now)

@@ -222,4 +222,5 @@ export const JOURNAL_COLUMNS = [
   'plate',
   'device',
   'sent',
+  'before and after',
 ] as const

@@ -46,6 +46,7 @@ import { noTokenInMessages } from './0045-no-token-in-messages'
 import { pairingCodes } from './0046-pairing-codes'
 import { people } from './0047-people'
 import { toConfirm } from './0048-to-confirm'
+import { rowChanges } from './0049-row-changes'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -98,5 +99,6 @@ export const MIGRATIONS: readonly Migration[] = [
   pairingCodes,
   people,
   toConfirm,
+  rowChanges,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -5,6 +5,7 @@ import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { readJournal, whoWrote } from '@/server/journal/journal-store'
 import { loadShop } from '@/server/shop/shop-store'
+import { changeText } from '@/text/en/changes'
 import { whoText } from '@/text/en/journal'
 
 export const metadata: Metadata = { title: 'Journal' }
@@ -20,7 +21,11 @@ export default async function JournalPage({ searchParams }: { searchParams: Prom
   const entries = await readJournal(db, sought, ON_A_PAGE + 1)
   return (
     <JournalScreen
-      rows={entries.slice(0, ON_A_PAGE).map((entry) => ({ ...entry, who: whoText(entry) }))}
+      rows={entries.slice(0, ON_A_PAGE).map((entry) => ({
+        ...entry,
+        who: whoText(entry),
+        changes: entry.changes.flatMap(({ of, fields }) => fields.map((field) => changeText(of, field))),
+      }))}
       people={await whoWrote(db)}
       typed={typed}
       hasOlder={entries.length > ON_A_PAGE}

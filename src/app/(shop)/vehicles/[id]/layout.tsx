@@ -29,6 +29,7 @@ export default async function VehicleLayout({ params, children }: Props) {
         known={known}
         region={setup.region}
         atDesk={mayDo(role, 'desk')}
+        mayAudit={mayDo(role, 'manage')}
         reachable={mayReach(role, await staffRules(db))}
       />
       {children}

@@ -3,6 +3,7 @@ import { soughtIn } from '@/features/journal/sought'
 import { database } from '@/server/db/connection'
 import { readJournal } from '@/server/journal/journal-store'
 import { loadShop } from '@/server/shop/shop-store'
+import { changeText } from '@/text/en/changes'
 import { deedText, JOURNAL_COLUMNS, whoText } from '@/text/en/journal'
 
 /** More than a busy year. */
@@ -24,6 +25,10 @@ export async function GET(request: Request) {
     entry.plate ?? '',
     entry.device ?? '',
     entry.sent ?? '',
+    entry.changes
+      .flatMap(({ of, fields }) => fields.map((field) => changeText(of, field)))
+      .map(({ name, before, after }) => `${name}: ${before} → ${after}`)
+      .join('; '),
   ])
   return new Response(writeCsv(JOURNAL_COLUMNS, rows), {
     headers: {

@@ -1,0 +1,1 @@
+export { type ChangedField, changedFields, FIELDS_MOST } from './changed'
