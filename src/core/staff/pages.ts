@@ -65,6 +65,7 @@ export const PAGES = {
   '/shop/journal/journal.csv': 'manage',
   '/shop/backups': 'manage',
   '/shop/health': 'house',
+  '/shop/licences': 'manage',
   '/shop/personal': 'manage',
   '/customers/:id/personal-data.zip': 'manage',
   '/shop/data': 'manage',

@@ -31,6 +31,7 @@ const GROUPS = [
       ['/shop/health', 'Health'],
       ['/shop/personal', 'Customers’ data'],
       ['/shop/data', 'Your data'],
+      ['/shop/licences', 'Licences'],
     ],
   },
 ] as const

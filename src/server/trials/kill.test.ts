@@ -159,5 +159,5 @@ test(
     }
     expect(kills).toBeGreaterThanOrEqual(most)
   },
-  tries(180_000, 1_800_000),
+  tries(300_000, 1_800_000),
 )

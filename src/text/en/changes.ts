@@ -14,6 +14,8 @@ const RECORD_NAME: Record<string, string> = {
   staff_rules: 'rules',
 }
 const COLUMN_NAME: Record<string, string> = {
+  phone: 'telephone',
+  email: 'e-mail',
   may_remind: 'may be reminded',
   write_by: 'contact by',
   vin: 'vehicle number',
