@@ -3,6 +3,7 @@ import type { Instant } from '../time'
 import type { PlainAsk } from './plain'
 
 export type { EventAsk } from './events'
+export type { PeopleAsk } from './people'
 export type { StaffAsk } from './staff'
 export type { PlainAsk }
 

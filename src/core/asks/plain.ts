@@ -1,11 +1,13 @@
 import type { CarAsk } from './at-the-car'
 import type { EventAsk } from './events'
+import type { PeopleAsk } from './people'
 import type { StaffAsk } from './staff'
 
 /** What asks for nothing but itself. */
 export type PlainAsk =
   | CarAsk
   | EventAsk
+  | PeopleAsk
   | StaffAsk
   // Any field
   | 'a-number'
@@ -199,9 +201,6 @@ export type PlainAsk =
   | 'rework-open'
   | 'why-good'
   | 'high-spot-open'
-  | 'to-confirm'
-  | 'confirmed-already'
-  | 'second-person'
   | 'not-handed-over'
   | 'handed-over-too-long'
   | 'no-agreed-work'
@@ -288,11 +287,6 @@ export type PlainAsk =
   | 'visit-gone'
   | 'quote-gone'
   | 'owner-gone'
-  | 'said-how'
-  | 'erase-name'
-  | 'erase-expected'
-  | 'put-away-expected'
-  | 'retention-months'
   | 'photo-gone'
   | 'photo-other'
   | 'bottle-gone'

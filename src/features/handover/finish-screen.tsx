@@ -94,7 +94,7 @@ export function FinishScreen({ entry, handover, shop, now, atDesk }: Props) {
   )
 }
 
-/** The money, what goes home with the car, and its going. */
+/** The money, what is given to the customer with the car, and handing it over. */
 function AtTheDesk({ entry, handover, shop, now }: Omit<Props, 'atDesk'>) {
   const { job, stage, live } = entry
   const { region } = shop.setup

@@ -1,9 +1,9 @@
 import type { PlainAsk } from '@/core/asks'
-import { RETENTION_MONTHS } from '@/core/people'
 import type { Region } from '@/core/region'
 import { number, timeText, unitSign } from '../formats'
 import { EVENT_ASKS } from './event-asks'
 import { OFFER_ASKS } from './offer-asks'
+import { PEOPLE_ASKS } from './people-asks'
 import { spelt } from './spelling'
 import { STAFF_ASKS } from './staff-asks'
 
@@ -149,6 +149,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
 
   ...OFFER_ASKS,
   ...EVENT_ASKS,
+  ...PEOPLE_ASKS,
   ...STAFF_ASKS,
 
   // At the car
@@ -176,10 +177,6 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   // Final inspection, handover, payments
   'what-is-wrong': () => 'Say in a few words what is wrong.',
   'rework-open': () => 'It is still being done again. Look at it once its last step is done.',
-  'to-confirm': () =>
-    'A trainee finished a step of this car, and nobody has confirmed it yet. Look at it and confirm it under Today.',
-  'confirmed-already': () => 'This was confirmed already, or the step is open again.',
-  'second-person': () => 'Somebody else has to look at it: not who did it, and no trainee.',
   'high-spot-open': () => 'A high spot is still open. Level it or polish it off, and say so on the job card.',
   'why-changed': () => 'Say why it is changed.',
   'method-not-now': () =>
@@ -279,12 +276,6 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'vehicle-gone': () => 'This vehicle is no longer there. Go back to the list.',
   'visit-gone': () => 'This visit is no longer there. Reload the page.',
   'quote-gone': () => 'This quote is no longer there. Reload the page.',
-  'said-how': () => 'Say how they told you about reminders.',
-  'erase-name': () => 'Type their name exactly as it stands above.',
-  'erase-expected': () =>
-    'One of their cars is here or booked. Hand it over or cancel first; then they can be erased.',
-  'put-away-expected': () => 'This car is here or booked. Hand it over or cancel first.',
-  'retention-months': () => `Type whole months from ${RETENTION_MONTHS.least} to ${RETENTION_MONTHS.most}.`,
   'owner-gone': () => 'This owner is no longer there. Reload the page.',
   'photo-gone': () => 'This photograph is no longer there. Reload the page.',
   'photo-other': () => 'That photograph is no longer there. Choose another, or none.',

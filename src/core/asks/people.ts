@@ -1,0 +1,10 @@
+/** What is asked for where it is about the people behind a car: its customer, and who confirms what a trainee finished. */
+export type PeopleAsk =
+  | 'said-how'
+  | 'erase-name'
+  | 'erase-expected'
+  | 'put-away-expected'
+  | 'retention-months'
+  | 'to-confirm'
+  | 'confirmed-already'
+  | 'second-person'
