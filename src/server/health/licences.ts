@@ -4,7 +4,8 @@ import { z } from 'zod'
 
 /** The packages the shop runs with and under which licence each may be used, as the locked list of them says. */
 
-export type Licence = { name: string; version: string; licence: string }
+/** Without a licence where the list names none: then it lies in the package's own folder. */
+export type Licence = { name: string; version: string; licence?: string }
 
 const lockSchema = z.object({
   packages: z.record(
@@ -24,7 +25,7 @@ export function licencesIn(lock: string): Licence[] {
           {
             name: place.slice(place.lastIndexOf(FOLDER) + FOLDER.length),
             version,
-            licence: license ?? 'see its own folder',
+            ...(license ? { licence: license } : {}),
           },
         ],
   )

@@ -29,7 +29,7 @@ export async function offerOf(db: Knex, typed: string, at: Instant): Promise<Off
     .where('pairing_codes.made_at', '>', plusMinutes(at, -PAIRING_MINUTES))
     .whereNull('used_at')
     .whereNull('closed_at')
-    .first('pairing_codes.name', 'accounts.id', 'accounts.name as maker')
+    .first({ name: 'pairing_codes.name', id: 'accounts.id', maker: 'accounts.name' })
   return row && { name: row.name, by: { id: toAccountId(row.id), name: row.maker } }
 }
 

@@ -33,7 +33,7 @@ export default function LicencesPage() {
             <tr key={`${name} ${version}`} className="border-b border-line">
               <td className="py-1 pr-4">{name}</td>
               <td className="py-1 pr-4">{version}</td>
-              <td className="py-1">{licence}</td>
+              <td className="py-1">{licence ?? 'see its own folder'}</td>
             </tr>
           ))}
         </tbody>
