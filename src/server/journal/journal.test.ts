@@ -8,13 +8,14 @@ import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { changeText } from '@/text/en/changes'
 import { deedText, hasDeedText } from '@/text/en/journal'
 import { type Caller, OPEN_SHOP } from '../action/caller'
-import { verifyJournal } from '../action/journal'
+import { forgetStrayChanges, verifyJournal, writeEntry } from '../action/journal'
 import { defineWrite, perform } from '../action/perform'
 import { openDatabase } from '../db/connection'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { receiveBatch } from '../queue/receive'
 import { EVERY_ACTION } from '../trials/every-action.fixture'
+import { restore } from '../work/work-store'
 import { readJournal } from './journal-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -115,6 +116,30 @@ describe('what stood before and after', () => {
       (await does('vehicles.save-size', { vehicleId: vehicle.id, lengthM: 5.1, heightM: null })).ok,
     ).toBe(true)
     expect((await readJournal(shop.db, { subject: 'vehicles' }, 1))[0]!.changes).toEqual([])
+  })
+  test('is kept of a layer that is taken back', async () => {
+    const layer = (await shop.db('layers').first())!
+    const { job_id, operation_id, ...was } = layer
+    await shop.db.transaction(async (trx) => {
+      const at = { at: NOW, zone: 'Europe/Dublin' }
+      await forgetStrayChanges(trx)
+      await restore(trx, job_id, operation_id, undefined, at)
+      const input = { job: job_id }
+      await writeEntry(trx, {
+        key: 'taken-back',
+        action: 'card.undo',
+        caller: MERLE,
+        at: NOW,
+        input,
+        answer: done(),
+        secret: false,
+      })
+    })
+    const [entry] = await readJournal(shop.db, { subject: 'card' }, 1)
+    const change = entry!.changes.find(({ of }) => of === 'layers')!
+    expect(entry!.who).toBe('Merle')
+    expect(change.fields).toContainEqual({ path: ['lot'], before: was.lot, after: undefined })
+    expect(change.fields).toContainEqual({ path: ['product_id'], before: was.product_id, after: undefined })
   })
   test('is said in words', () => {
     expect(changeText('customers', { path: ['may_remind'], before: 0, after: 1 })).toEqual({

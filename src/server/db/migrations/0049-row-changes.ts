@@ -57,6 +57,8 @@ const KEPT: Readonly<Record<string, { key: string; columns: readonly string[] }>
   staff_rules: { key: 'one', columns: ['idle_minutes', 'floor_contacts'] },
 }
 
+const LAYER = ['operation_id', 'product_id', 'lot', 'air_c_x10', 'rh_x10', 'panel_c_x10']
+
 const asJson = (side: 'OLD' | 'NEW', columns: readonly string[]) =>
   `json_object(${columns.map((column) => `'${column}', ${side}.${column}`).join(', ')})`
 
@@ -81,5 +83,11 @@ export const rowChanges: Migration = {
     ) STRICT`,
     'CREATE INDEX row_changes_by_position ON row_changes (position)',
     ...Object.entries(KEPT).map(([table, kept]) => trigger(table, kept)),
+    // A layer that is taken back is the one thing that is deleted: what it was stays here.
+    `CREATE TRIGGER layers_taken_back AFTER DELETE ON layers
+     BEGIN
+       INSERT INTO row_changes (of_table, row_key, before, after)
+       VALUES ('layers', OLD.job_id || ' ' || OLD.operation_id, ${asJson('OLD', LAYER)}, '{}');
+     END`,
   ],
 }
