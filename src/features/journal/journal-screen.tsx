@@ -20,6 +20,8 @@ export type JournalRow = {
   job?: string
   plate?: string
   sent?: string
+  /** Who was at the car, where somebody else sent it. */
+  atTheCar?: string
   /** What stood before and after, in words. */
   changes: readonly { name: string; before: string; after: string }[]
 }
@@ -97,6 +99,7 @@ export function JournalScreen({ rows, people, typed, hasOlder, region, now }: Pr
                 <span className="min-w-32 text-sm text-ink-soft">{screenMoment(region, row.at, now)}</span>
                 <span>
                   <b>{row.who}</b> {deedText(row.action)}
+                  {row.atTheCar && `; at the car: ${row.atTheCar}`}
                 </span>
                 {row.plate &&
                   (row.job ? (

@@ -1,5 +1,7 @@
 import type { Knex } from 'knex'
-import { type AccountId, type JobId, toAccountId } from '@/core/ids'
+import { z } from 'zod'
+import { CARD_ACTION } from '@/core/card'
+import { type AccountId, type JobId, type PersonId, toAccountId, toPersonId } from '@/core/ids'
 import { type ChangedField, changedFields } from '@/core/journal'
 import type { Role } from '@/core/staff'
 import { type Instant, instantOrThrow } from '@/core/time'
@@ -19,6 +21,8 @@ export type JournalEntry = {
   plate?: string
   /** What was sent, as JSON; not kept where it was long or secret. */
   sent?: string
+  /** Who of the crew was at the car, where it was sent from there under somebody else’s name. */
+  by?: PersonId
   /** What stood before and after, of each record it changed. */
   changes: RecordChange[]
 }
@@ -49,6 +53,7 @@ export async function readJournal(db: Knex, sought: Sought, most: number): Promi
   const query = db('action_journal as entry')
     .leftJoin('jobs', 'jobs.id', 'entry.job_id')
     .leftJoin('vehicles', (on) => on.on('vehicles.id', db.raw('coalesce(entry.vehicle_id, jobs.vehicle_id)')))
+    .leftJoin('accounts as account', 'account.id', 'entry.account_id')
     .leftJoin('paired_devices as device', 'device.id', 'entry.device')
     .orderBy('entry.position', 'desc')
     .limit(most)
@@ -61,7 +66,7 @@ export async function readJournal(db: Knex, sought: Sought, most: number): Promi
       'entry.input',
       'entry.job_id',
       'vehicles.plate',
-      { device: 'device.name' },
+      { device: 'device.name', person: 'account.person_id' },
     )
   if (sought.who) query.where('entry.account_id', sought.who)
   if (sought.subject)
@@ -80,6 +85,7 @@ export async function readJournal(db: Knex, sought: Sought, most: number): Promi
     job_id: JobId | null
     plate: string | null
     device: string | null
+    person: string | null
   }[]
   const changes = await changesOf(
     db,
@@ -95,8 +101,18 @@ export async function readJournal(db: Knex, sought: Sought, most: number): Promi
     ...(row.device ? { device: row.device } : {}),
     ...(row.job_id ? { job: row.job_id } : {}),
     ...(row.plate ? { plate: row.plate } : {}),
+    ...atTheCar(row),
     ...(row.input && row.input !== 'null' ? { sent: row.input } : {}),
   }))
+}
+
+const sentSchema = z.object({ by: z.string().min(1) })
+
+/** Of a deed at a car that one person did and another’s session sent, such as after a network was away: who did it. */
+function atTheCar(row: { action: string; input: string | null; person: string | null }): { by?: PersonId } {
+  if (!row.action.startsWith(CARD_ACTION) || !row.input) return {}
+  const sent = sentSchema.safeParse(JSON.parse(row.input))
+  return sent.success && sent.data.by !== row.person ? { by: toPersonId(sent.data.by) } : {}
 }
 
 /** SQLite takes so many values in a statement. */

@@ -184,6 +184,20 @@ describe('a deed at a car', () => {
     expect(await readJournal(shop.db, { plate: 'im-903' }, 10)).toMatchObject([
       { action: 'card.note', who: 'Merle', job: job.id, plate: 'IM 903' },
     ])
+    // Whoever is signed in now sent what somebody else had done while the network was away: both are named.
+    expect((await readJournal(shop.db, { plate: 'im-903' }, 10))[0]!.by).toBe('merle')
+    await shop.db('accounts').insert({
+      id: MERLE.account!,
+      name: 'Merle',
+      plain_name: 'merle',
+      role: 'technician',
+      person_id: 'merle',
+      passphrase: null,
+      pin: null,
+      made_at: NOW,
+      closed_at: null,
+    })
+    expect((await readJournal(shop.db, { plate: 'im-903' }, 10))[0]!.by).toBeUndefined()
     // Sent again it is no second entry.
     await receiveBatch(shop.db, { device: randomUUID(), waiting }, NOW, MERLE)
     expect(await readJournal(shop.db, { plate: 'IM 903' }, 10)).toHaveLength(1)

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { everyone } from '@/core/shop'
 import { JournalScreen } from '@/features/journal/journal-screen'
 import { soughtIn } from '@/features/journal/sought'
 import { now } from '@/server/clock'
@@ -18,12 +19,14 @@ export default async function JournalPage({ searchParams }: { searchParams: Prom
   const db = await database()
   const { setup } = await loadShop(db)
   const { typed, sought } = soughtIn(setup.region, await searchParams)
+  const names = new Map(everyone(setup).map(({ id, name }) => [id, name]))
   const entries = await readJournal(db, sought, ON_A_PAGE + 1)
   return (
     <JournalScreen
       rows={entries.slice(0, ON_A_PAGE).map((entry) => ({
         ...entry,
         who: whoText(entry),
+        ...(entry.by && names.has(entry.by) ? { atTheCar: names.get(entry.by)! } : {}),
         changes: entry.changes.flatMap(({ of, fields }) => fields.map((field) => changeText(of, field))),
       }))}
       people={await whoWrote(db)}
