@@ -148,13 +148,23 @@ test('a calendar can be read by another program under an address of its own, unt
   for (const name of ['Who comes and goes', 'Brída', 'Loft 1']) {
     await page.getByRole('button', { name: `Make an address for ${name}` }).click()
     const made = page.getByRole('status').filter({ hasText: `${name}: ` })
-    last = (await made.getByRole('link').getAttribute('href'))!
+    const links = made.getByRole('link')
+    last = (await links.first().getAttribute('href'))!
     const answer = await request.get(last)
     expect(answer.headers()['content-type']).toContain('text/calendar')
     expect(await answer.text()).toMatch(
       /^BEGIN:VCALENDAR\r\n[\s\S]+BEGIN:VEVENT\r\n[\s\S]+END:VCALENDAR\r\n$/,
     )
   }
+  await page.getByRole('button', { name: 'Make an address for Brída' }).click()
+  const asPage = page.getByRole('status').getByRole('link').nth(1)
+  const own = await page.context().newPage()
+  await own.goto((await asPage.getAttribute('href'))!)
+  await expect(own.getByRole('heading', { name: 'Brída' })).toBeVisible()
+  await expect(own.getByRole('listitem').first()).toContainText(/\d\d:\d\d–\d\d:\d\d IM /)
+  await own.goto(`${shop.url}/with/nobody-was-given-this`)
+  await expect(own.getByRole('heading', { name: 'Brída' })).toHaveCount(0)
+  await own.close()
   expect((await request.get(`${shop.url}/calendars/people/brida.ics`)).status()).toBe(404)
   expect((await request.get(`${shop.url}/calendars/all.ics`)).status()).toBe(404)
   await page.reload()

@@ -24,7 +24,7 @@ export function FeedList({ feeds }: { feeds: readonly FeedRow[] }) {
     <>
       {made && (
         <p role="status" className="border-l-4 border-fern bg-lichen p-3 break-all">
-          {made.name}, calendar: <a href={made.address}>{made.address}</a>
+          {made.name}: <a href={made.address}>{made.address}</a>
           {made.page && (
             <span className="block">
               The same as a page: <a href={made.page}>{made.page}</a>
