@@ -59,7 +59,7 @@ export function VehicleHeader({
         {mayAudit && (
           <Link
             href={`/shop/journal?plate=${encodeURIComponent(vehicle.plate)}`}
-            className="inline-flex min-h-11 shrink-0 items-center px-2 text-sm"
+            className="inline-flex min-h-11 shrink-0 items-center px-2 text-sm underline underline-offset-4"
           >
             Who changed what
           </Link>
