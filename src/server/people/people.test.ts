@@ -62,8 +62,15 @@ async function somebody(): Promise<{ id: CustomerId; name: string; phone: string
     .join('jobs', 'jobs.vehicle_id', 'vehicles.id')
     .groupBy('customers.id')
     .havingRaw('count(*) = count(jobs.handed_over_at)')
-    // In two years some share a name.
-    .whereRaw('(SELECT count(*) FROM customers AS other WHERE other.name = customers.name) = 1')
+    // In two years some share a name or a telephone.
+    .whereRaw(
+      `NOT EXISTS (
+        SELECT 1 FROM customers AS other
+        WHERE other.id <> customers.id
+          AND (instr(other.name, customers.name) > 0
+            OR (customers.phone <> '' AND instr(other.phone, customers.phone) > 0)
+            OR (customers.email <> '' AND instr(other.email, customers.email) > 0)))`,
+    )
     .orderByRaw('count(*) desc, customers.id')
     .first('customers.*')
   return { ...row!, id: toCustomerId(row!.id) }
