@@ -19,3 +19,8 @@ export function secureDoor(
   renew: (made: { key: string; cert: string }) => void
   closeIdleConnections: () => void
 }
+export function renewed(
+  door: { renew: (made: { key: string; cert: string }) => void },
+  certified: () => Promise<{ key: string; cert: string }>,
+  say: (text: string) => void,
+): Promise<void>

@@ -67,3 +67,12 @@ export function secureDoor({ key, cert }, limits, { answer, lead }) {
     },
   }
 }
+
+/** Takes a new certificate where there is one; where none can be made the old one serves on, and it is tried again later. */
+export async function renewed(door, certified, say) {
+  try {
+    door.renew(await certified())
+  } catch (error) {
+    say(`the certificate could not be renewed: ${error.message}`)
+  }
+}

@@ -3,7 +3,7 @@ import { readdirSync } from 'node:fs'
 import path from 'node:path'
 import next from 'next'
 import { certificateFor, reachedAs } from './authority.mjs'
-import { plainDoor, proxiesOf, secureDoor, tellWhence } from './doors.mjs'
+import { plainDoor, proxiesOf, renewed, secureDoor, tellWhence } from './doors.mjs'
 import { leaveFolder, mayNotOpen } from './may-open.mjs'
 import { address, ROOT, say } from './steps.mjs'
 
@@ -107,7 +107,7 @@ async function certified() {
   return made
 }
 const server = isSecure ? secureDoor(await certified(), limits, { answer, lead }) : plainDoor(limits, answer)
-if (isSecure) setInterval(async () => server.renew(await certified()), RENEW_MS).unref()
+if (isSecure) setInterval(() => renewed(server, certified, say), RENEW_MS).unref()
 server.on('upgrade', (_request, socket) => socket.destroy())
 
 let ending = false

@@ -7,7 +7,7 @@ export const RETENTION_KINDS = ['messages', 'photographs', 'customers'] as const
 export type RetentionKind = (typeof RETENTION_KINDS)[number]
 export type Retention = Record<RetentionKind, number>
 
-/** Months. Common practice: what is claimed after years is claimed of a contract, and that is kept with its record, not with the person. */
+/** Months (mem): what is claimed after years is claimed of a contract, and that is kept with its record, not with the person. */
 export const FIRST_RETENTION: Retention = { messages: 36, photographs: 60, customers: 84 }
 export const RETENTION_MONTHS = { least: 1, most: 600 } as const
 

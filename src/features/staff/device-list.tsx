@@ -4,9 +4,9 @@ import { useRouter } from 'next/navigation'
 import { type FormEvent, useState } from 'react'
 import { pairThisDevice, unpair } from '@/server/staff/staff-actions'
 import { Button } from '@/ui/button'
-import { Field } from '@/ui/field'
 import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
+import { DeviceNameField } from './device-name-field'
 
 export type DeviceRow = { id: string; name: string; seen: string }
 
@@ -50,20 +50,15 @@ export function DeviceList({ devices, isPaired }: { devices: readonly DeviceRow[
         <p>This device is one of the shop’s.</p>
       ) : (
         <form onSubmit={submit} className="flex flex-wrap items-end gap-3">
-          <div className="min-w-64">
-            <Field label="What this device is called" {...errorAt('name')}>
-              <input
-                className="field"
-                maxLength={60}
-                placeholder="Tablet by the wash bay"
-                value={name}
-                onChange={(event) => {
-                  setName(event.target.value)
-                  clear()
-                }}
-              />
-            </Field>
-          </div>
+          <DeviceNameField
+            label="What this device is called"
+            {...errorAt('name')}
+            value={name}
+            onChange={(typed) => {
+              setName(typed)
+              clear()
+            }}
+          />
           <Button type="submit" look="outline" disabled={pending}>
             Make this device one of the shop’s
           </Button>

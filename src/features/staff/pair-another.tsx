@@ -8,6 +8,7 @@ import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
+import { DeviceNameField } from './device-name-field'
 import { Fingerprint } from './fingerprint'
 
 export type Reached = {
@@ -41,21 +42,16 @@ export function PairAnother({ reached }: { reached: Reached }) {
         </p>
       )}
       <form onSubmit={submit} className="flex flex-wrap items-end gap-3">
-        <div className="min-w-72">
-          <Field label="What the new device is called" {...errorAt('name')}>
-            <input
-              className="field"
-              maxLength={60}
-              placeholder="Tablet by the wash bay"
-              value={name}
-              onChange={(event) => {
-                setName(event.target.value)
-                setCode(undefined)
-                clear()
-              }}
-            />
-          </Field>
-        </div>
+        <DeviceNameField
+          label="What the new device is called"
+          {...errorAt('name')}
+          value={name}
+          onChange={(typed) => {
+            setName(typed)
+            setCode(undefined)
+            clear()
+          }}
+        />
         {reached.origins.length > 1 && (
           <Field label="It reaches the shop at">
             <select className="field" value={origin} onChange={(event) => setOrigin(event.target.value)}>

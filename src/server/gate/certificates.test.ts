@@ -8,7 +8,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { authorityFile, certificateFor, reachedAs } from '../../../scripts/authority.mjs'
-import { proxiesOf, secureDoor, tellWhence } from '../../../scripts/doors.mjs'
+import { proxiesOf, renewed, secureDoor, tellWhence } from '../../../scripts/doors.mjs'
 
 const NOW = new Date('2027-01-13T10:20:00Z')
 const days = (count: number) => new Date(NOW.getTime() + count * 86_400_000)
@@ -110,6 +110,21 @@ describe('one port', () => {
     strange.end()
     const [error] = await once(strange, 'error')
     expect(error).toMatchObject({ code: 'SELF_SIGNED_CERT_IN_CHAIN' })
+    door.close()
+  })
+  test('goes on with the certificate it has where a new one cannot be made, and says so', async () => {
+    const { door, port } = await opened()
+    const said: string[] = []
+    await renewed(
+      door,
+      () => Promise.reject(new Error('no room')),
+      (text) => said.push(text),
+    )
+    expect(said.join()).toContain('no room')
+    const ca = readFileSync(authorityFile(folder))
+    expect((await answered(secureRequest({ host: '127.0.0.1', port, ca, agent: false }))).statusCode).toBe(
+      200,
+    )
     door.close()
   })
   test('lets nobody stand in the door without a word', async () => {

@@ -4,7 +4,7 @@ import { type PagePattern, patternOf } from '@/core/staff'
 
 type Rate = { most: number; perMinute: number }
 
-/** By address of the shop. Whoever is signed in is counted as themselves, anybody else by where they ask from. */
+/** By address of the shop (mem): several times what a busy shop asks for. Whoever is signed in is counted as themselves, anybody else by where they ask from. */
 const RATES: Partial<Record<PagePattern, Rate>> = {
   // Owners' pages and calendars: their addresses cannot be guessed, and nobody needs them by the hundred.
   '/o/:token': { most: 60, perMinute: 60 },

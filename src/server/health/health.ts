@@ -12,7 +12,7 @@ import { type Fault, latestFaults } from './faults'
 
 export type Space = { freeBytes: number; isShort: boolean }
 
-/** With less room than this somebody has to make some: a day of photographs is a tenth of it. Bytes. */
+/** With less room than this somebody has to make some: a day of photographs is a tenth of it. Bytes (mem). */
 const SHORT_BELOW = 1024 ** 3
 
 /** The room left on the disk the shop is on. */

@@ -5,6 +5,7 @@ import { type CustomerId, toVehicleId } from '@/core/ids'
 import type { PhotoChoice } from '@/core/people'
 import type { Instant } from '@/core/time'
 import { blurredPhoto, filesOf, type StoredFile } from '../photos/photo-files'
+import { dropPhotos, withoutPhoto } from '../photos/photo-store'
 import { type Reached, type ReachedRow, reachedBy } from './reached'
 
 /**
@@ -109,15 +110,15 @@ async function changePhotos(
     hash: String(row.hash),
   }))
   if (photos === 'keep') return []
-  const changed = photos === 'remove' ? rows : rows.filter(({ id }) => blurred.has(id))
-  for (const { id } of changed)
-    await trx('photos')
-      .where({ id })
-      // Without its name the picture belongs to nothing, and is swept from the disk if it is still there.
-      .update(blurred.get(id) ?? { removed_at: at, hash: '' })
-  if (photos === 'remove') return changed.map(({ hash }) => hash)
-  const still = new Set<string>(await trx('photos').whereNull('removed_at').pluck('hash'))
-  return changed.map(({ hash }) => hash).filter((hash) => !still.has(hash))
+  if (photos === 'remove')
+    return dropPhotos(
+      trx,
+      rows.map(({ id }) => id),
+      at,
+    )
+  for (const [id, file] of blurred) await trx('photos').where({ id }).update(file)
+  const were = rows.filter(({ id }) => blurred.has(id)).map(({ hash }) => hash)
+  return withoutPhoto(trx, [...new Set(were)])
 }
 
 /** Whether one of their cars is here or booked: it would lose whom to call. */

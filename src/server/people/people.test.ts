@@ -230,6 +230,36 @@ describe('what was kept for its time', () => {
     expect((await does('customers.drop-photographs', null)).ok).toBe(true)
     expect(await proposed()).toMatchObject({ messages: 0, photographs: 0 })
   })
+  test('of photographs are those out of sight as well, but no picture that is shown elsewhere', async () => {
+    const photo = (id: string, hash: string, takenAt: string, removed: boolean) => ({
+      id,
+      job_id: job,
+      place: 'bonnet',
+      phase: 'before' as const,
+      hash,
+      width: 4,
+      height: 3,
+      marks: '[]',
+      shows: null,
+      same_place_as: null,
+      taken_at: instantOrThrow(takenAt),
+      removed_at: removed ? NOW : null,
+      version: 1,
+    })
+    const { id: job } = (await db('jobs').first('id'))!
+    const [hidden, shared] = ['a'.repeat(64), 'b'.repeat(64)]
+    await db('photos').insert(photo('p1', hidden, '2019-01-01T10:00:00Z', true))
+    await db('photos').insert(photo('p2', shared, '2019-01-01T10:00:00Z', false))
+    await db('photos').insert(photo('p3', shared, '2027-01-01T10:00:00Z', false))
+    expect((await proposed()).photographs).toBe(2)
+    expect(await does('customers.drop-photographs', null)).toMatchObject({
+      ok: true,
+      value: { pictures: [hidden] },
+    })
+    expect((await proposed()).photographs).toBe(0)
+    // What was let go of is not brought back as an empty frame.
+    expect((await does('photos.restore', { id: 'p1' })).ok).toBe(false)
+  })
   test('is kept for months one can count', async () => {
     for (const messages of [0, 601, 1.5])
       expect(

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import type { CustomerId, VehicleId } from '@/core/ids'
 import { FIRST_RETENTION, keptUntil, type Retention, type RetentionKind } from '@/core/people'
 import type { Instant, LocalDay } from '@/core/time'
+import { dropPhotos } from '../photos/photo-store'
 
 /** What has been kept for its time. */
 
@@ -18,8 +19,9 @@ export type Outdated = { messages: number; photographs: number; customers: PastC
 const messagesBefore = (db: Knex, day: LocalDay) =>
   db('messages').whereIn('state', ['sent', 'withdrawn', 'failed']).where('made_at', '<', day)
 
+/** Those taken out of sight as well: their pictures still lie there. */
 const photographsBefore = (db: Knex, day: LocalDay) =>
-  db('photos').whereNull('removed_at').where('taken_at', '<', day)
+  db('photos').whereNot({ hash: '' }).where('taken_at', '<', day)
 
 /** What the shop would let go of today. */
 export async function outdated(db: Knex, today: LocalDay): Promise<Outdated> {
@@ -54,19 +56,13 @@ function pastCustomers(db: Knex, day: LocalDay): Promise<PastCustomer[]> {
 
 /** Lets go of messages that were kept for their time. */
 export async function dropMessages(trx: Knex, today: LocalDay): Promise<number> {
-  const ids = await messagesBefore(trx, keptUntil(today, (await loadRetention(trx)).messages)).pluck('id')
-  for (const id of ids) {
-    await trx('message_events').where({ message_id: id }).delete()
-    await trx('messages').where({ id }).delete()
-  }
-  return ids.length
+  const day = keptUntil(today, (await loadRetention(trx)).messages)
+  await trx('message_events').whereIn('message_id', messagesBefore(trx, day).select('id')).delete()
+  return messagesBefore(trx, day).delete()
 }
 
-/** Takes photographs that were kept for their time out of sight, and gives the pictures nothing shows any more. */
+/** Lets go of photographs that were kept for their time, and gives the pictures nothing shows any more. */
 export async function dropPhotographs(trx: Knex, today: LocalDay, at: Instant): Promise<string[]> {
   const day = keptUntil(today, (await loadRetention(trx)).photographs)
-  const hashes: string[] = await photographsBefore(trx, day).distinct().pluck('hash')
-  await photographsBefore(trx, day).update({ removed_at: at, hash: '' })
-  const still = new Set<string>(await trx('photos').whereNull('removed_at').pluck('hash'))
-  return hashes.filter((hash) => !still.has(hash))
+  return dropPhotos(trx, await photographsBefore(trx, day).pluck('id'), at)
 }

@@ -73,6 +73,29 @@ export async function isInSight(db: Knex, hash: string): Promise<boolean> {
   return (await db('photos').where({ hash }).whereNull('removed_at').first('id')) !== undefined
 }
 
+/**
+ * Lets go of photographs for good: without its name a picture belongs to nothing, and is swept from the disk if it is still there. Gives the
+ * pictures that belong to no other photograph.
+ */
+export async function dropPhotos(trx: Knex, ids: readonly string[], at: Instant): Promise<string[]> {
+  const dropped = new Set<string>()
+  for (let from = 0; from < ids.length; from += DROPPED_AT_ONCE) {
+    const some = ids.slice(from, from + DROPPED_AT_ONCE)
+    for (const hash of await trx('photos').whereIn('id', some).pluck('hash')) dropped.add(hash)
+    await trx('photos').whereIn('id', some).update({ removed_at: at, hash: '' })
+  }
+  return withoutPhoto(trx, [...dropped])
+}
+
+/** SQLite takes so many values in a statement. */
+const DROPPED_AT_ONCE = 500
+
+/** Those of the pictures that no photograph has, shown or taken out of sight. */
+export async function withoutPhoto(db: Knex, hashes: readonly string[]): Promise<string[]> {
+  const kept = new Set<string>(await db('photos').distinct().pluck('hash'))
+  return hashes.filter((hash) => hash !== '' && !kept.has(hash))
+}
+
 /** Keeps what was drawn on a photograph; false where someone else drew on it since it was read. */
 export async function writeMarks(
   db: Knex,
@@ -94,5 +117,5 @@ export async function writeShown(db: Knex, id: string, shows: Shown | null): Pro
 
 /** Takes a photograph out of sight, or brings it back. The picture itself is kept. False where there is none of that id. */
 export async function setRemoved(db: Knex, id: string, removedAt: Instant | null): Promise<boolean> {
-  return (await db('photos').where({ id }).update({ removed_at: removedAt })) > 0
+  return (await db('photos').where({ id }).whereNot({ hash: '' }).update({ removed_at: removedAt })) > 0
 }
