@@ -115,7 +115,8 @@ test('a technician signs in by PIN, sees the cars and no price, and nothing of t
   await expect(menu.getByRole('link')).toHaveText(['Today', 'Stock'])
   await expect(tablet.getByText('€')).toHaveCount(0)
   for (const page of ['/shop', '/shop/staff', '/schedule', '/aftercare/messages', '/learning']) {
-    await tablet.goto(`${shop.url}${page}`)
+    const answer = await tablet.goto(`${shop.url}${page}`)
+    expect(answer?.status()).toBe(403)
     await expect(tablet.getByRole('heading', { name: 'This page is for somebody else' })).toBeVisible()
   }
   expect((await tablet.request.get(`${shop.url}/shop/data/everything.zip`)).status()).toBe(403)

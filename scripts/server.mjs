@@ -88,7 +88,15 @@ function answer(request, response) {
   const refused = refusal(request)
   if (refused) return refuse(response, refused)
   tellWhence(request, proxies)
+  tellNotYours(response)
   void handle(request, response)
+}
+/** A page that is somebody else's is answered with a page that says so; the framework would call that well answered. */
+function tellNotYours(response) {
+  const { writeHead } = response
+  response.writeHead = function (status, ...rest) {
+    return writeHead.call(this, this.hasHeader('x-fern-not-yours') ? 403 : status, ...rest)
+  }
 }
 /** Leads to https whoever comes without it. */
 function lead(request, response) {
