@@ -80,13 +80,18 @@ test('until an owner is set up no other machine is let in; then the shop is serv
   await desk.getByLabel('Name').fill('Rowan')
   await desk.getByLabel('Passphrase').fill(PASSPHRASE)
   await desk.getByRole('button', { name: 'Sign in' }).click()
-  await desk.getByRole('button', { name: 'Add somebody' }).click()
-  await desk.getByLabel('Name', { exact: true }).fill('Merle')
-  await desk.getByLabel('What they are here').selectOption('technician')
-  await desk.getByLabel('Of the crew').selectOption({ label: 'Merle' })
-  await desk.getByLabel('PIN').fill('4711')
-  await desk.getByRole('button', { name: 'Save', exact: true }).click()
-  await expect(desk.getByRole('button', { name: 'Change Merle' })).toBeVisible()
+  for (const [name, pin] of [
+    ['Merle', '4711'],
+    ['Oran', '5820'],
+  ] as const) {
+    await desk.getByRole('button', { name: 'Add somebody' }).click()
+    await desk.getByLabel('Name', { exact: true }).fill(name)
+    await desk.getByLabel('What they are here').selectOption('technician')
+    await desk.getByLabel('Of the crew').selectOption({ label: name })
+    await desk.getByLabel('PIN').fill(pin)
+    await desk.getByRole('button', { name: 'Save', exact: true }).click()
+    await expect(desk.getByRole('button', { name: `Change ${name}` })).toBeVisible()
+  }
 })
 
 test('a tablet learns to trust the shop, and becomes its own by the code at the desk', async () => {
@@ -164,6 +169,37 @@ test('a step done while the network is away arrives under her name once it is ba
   await expect(tablet.getByTestId('net')).toHaveText('All saved')
   await desk.goto(`${url}/shop/journal`)
   await expect(desk.getByRole('listitem').filter({ hasText: 'Merle wrote a note' })).toContainText('IM 903')
+})
+
+test('who takes the tablet over without a network says so, and confirms it once it is back', async () => {
+  const atTheCar = tablet.getByRole('radiogroup', { name: 'At the car' })
+  await expect(atTheCar.getByRole('radio')).toHaveCount(1)
+  await tablet.context().setOffline(true)
+  await tablet.reload()
+  await atTheCar.getByText('Oran', { exact: true }).click()
+  await expect(tablet.getByText('Oran cannot sign in without a network.')).toBeVisible()
+  const notes = tablet.getByRole('region', { name: 'Notes on this step' })
+  await notes.getByLabel('A note on this step').fill('Oran went on with it.')
+  await notes.getByRole('button', { name: 'Ask the office' }).click()
+  await tablet.context().setOffline(false)
+  await expect(tablet.getByText('The network is back. Oran, sign in and confirm')).toBeVisible()
+  await expect(atTheCar.getByRole('radio')).toHaveCount(1)
+  await expect(atTheCar).toContainText('Merle')
+
+  await tablet.goto(`${url}/work`)
+  const waiting = tablet.getByRole('region', { name: 'Done without signing in' })
+  await expect(waiting.getByRole('listitem')).toContainText('one entry by Oran')
+  await expect(waiting.getByRole('button')).toHaveCount(0)
+  await tablet.getByRole('banner').getByRole('button', { name: 'Merle' }).click()
+  await tablet.getByRole('button', { name: 'Sign out' }).click()
+  await press(tablet, 'Oran', '5820')
+  await waiting.getByRole('button', { name: 'That was me' }).click()
+  await expect(waiting).toHaveCount(0)
+  await desk.goto(`${url}/shop/journal`)
+  await expect(
+    desk.getByRole('listitem').filter({ hasText: 'Oran said who did what was done without signing in' }),
+  ).toBeVisible()
+  await expect(desk.getByRole('listitem').filter({ hasText: 'at the car: Oran' })).toContainText('Merle')
 })
 
 test('a tablet that was lost is locked out', async () => {

@@ -61,7 +61,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           >
             {screenDay(setup.region, today, today)}, {clock(setup.region, at)}
           </p>
-          <SendOn />
+          <SendOn {...(here.person ? { person: here.person } : {})} />
           <StyleNonce />
           {here.name && <WhoHere name={here.name} />}
           <Shortcuts />

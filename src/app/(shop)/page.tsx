@@ -8,6 +8,7 @@ import { mayDo, TOLD_FROM } from '@/core/staff'
 import { dayIn, type Instant } from '@/core/time'
 import { BackupMissed } from '@/features/backup/backup-missed'
 import { Live } from '@/features/frame/live'
+import { HandedOnList } from '@/features/work/handed-on'
 import { PromisesAtRisk } from '@/features/yard/at-risk'
 import { AwayStrip } from '@/features/yard/away-strip'
 import { CarNotes } from '@/features/yard/car-notes'
@@ -23,14 +24,17 @@ import { backupPlaces, listBackups } from '@/server/backup/places'
 import { database } from '@/server/db/connection'
 import { spaceLeft } from '@/server/health/health'
 import { unreadReplies } from '@/server/messages/message-store'
+import { proposedThisMonth } from '@/server/people/retention'
 import { loadRefusedViews } from '@/server/queue/refused-view'
 import { loadToPut } from '@/server/quotes/since-agreed'
 import { bayAir } from '@/server/shop/air'
 import { wrongTries } from '@/server/staff/tries-store'
 import { whoIsHere } from '@/server/staff/who-is-here'
 import { awaitedOn, loadAway } from '@/server/work/away'
+import { loadHandedOn } from '@/server/work/handed-on'
 import { loadWaitingNotes } from '@/server/work/notes'
 import { bytesText } from '@/text/en/health'
+import { outdatedText } from '@/text/en/people'
 import { moment } from '@/text/formats'
 
 /** Wrong passphrases and PINs, and a disk that fills up: told to whoever decides who signs in. */
@@ -45,6 +49,12 @@ async function houseNews(db: Knex, region: Region, at: Instant) {
       ? [{ words: 'Somebody typed wrong passphrases or PINs in the last day.', href: '/shop/staff' }]
       : []),
   ]
+}
+
+/** Once a month, what the shop has kept of people for its time: told to whoever may let go of it. */
+async function outdatedNews(db: Knex, region: Region, at: Instant) {
+  const proposed = await proposedThisMonth(db, dayIn(region.timezone, at))
+  return proposed ? [{ words: outdatedText(region, proposed), href: '/shop/personal' }] : []
 }
 
 export default async function YardPage() {
@@ -76,7 +86,10 @@ export default async function YardPage() {
   const isMissed = !byHand && !isEmpty && isBackupMissed(latest?.at, floor.now)
   const { settingUp } = setup
   const { role } = await whoIsHere()
-  const news = mayDo(role, 'house') ? await houseNews(db, setup.region, floor.now) : []
+  const news = [
+    ...(mayDo(role, 'house') ? await houseNews(db, setup.region, floor.now) : []),
+    ...(mayDo(role, 'manage') ? await outdatedNews(db, setup.region, floor.now) : []),
+  ]
   return (
     <>
       <Live since={since} />
@@ -85,6 +98,12 @@ export default async function YardPage() {
         {isMissed && <BackupMissed last={latest?.at} region={setup.region} />}
         <PromisesAtRisk since={since} names={names} sure={setup.sure} region={setup.region} now={floor.now} />
         <RefusedEntries refused={refused} region={setup.region} now={floor.now} />
+        <HandedOnList
+          waiting={(await loadHandedOn(db, floor)).filter(({ isDenied }) => isDenied)}
+          people={everyone(setup).map(({ id, name }) => ({ id, name }))}
+          region={setup.region}
+          now={floor.now}
+        />
         <CarNotes
           notes={await loadWaitingNotes(db, floor)}
           people={everyone(setup).map(({ id, name }) => ({ id, name }))}

@@ -8,3 +8,5 @@ export type PeopleAsk =
   | 'to-confirm'
   | 'confirmed-already'
   | 'second-person'
+  | 'only-themselves'
+  | 'links-most'

@@ -34,6 +34,7 @@ export {
   openJobs,
   shopCalendar,
 } from './floor'
+export { HANDED_ON_ANSWERS, type HandedOn, type HandedOnAnswer } from './handed-on'
 export { type Help, helpsFor, placedAnew } from './helps'
 export { endsSoon, type Hold, heldJob, withoutHoldFor } from './hold'
 export { hoursText, readHours } from './hours'

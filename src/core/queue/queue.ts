@@ -10,8 +10,8 @@ import type { Shown } from '../photo'
 
 /** Something done at a car; a step of its card. */
 export type ActEntry = { kind: 'act'; job: JobId; by: PersonId; act: Act }
-/** An action of the shop by its name, such as a payment. */
-export type CallEntry = { kind: 'call'; action: string; input: unknown; about: string }
+/** An action of the shop by its name, such as a payment; `by` is who of the crew had the tablet, where it knows. */
+export type CallEntry = { kind: 'call'; action: string; input: unknown; about: string; by?: PersonId }
 /** A photograph; the picture itself travels apart. */
 export type PhotoEntry = {
   kind: 'photo'
@@ -21,6 +21,7 @@ export type PhotoEntry = {
   shows?: Shown
   samePlaceAs?: string
   name: string
+  by?: PersonId
 }
 
 export type QueueEntry = { id: string } & (ActEntry | CallEntry | PhotoEntry)

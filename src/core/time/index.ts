@@ -20,6 +20,7 @@ export {
   clockOf,
   dayIn,
   daysBetween,
+  firstOfMonth,
   isClock,
   isLocalDay,
   isZone,

@@ -61,6 +61,8 @@ export function plusMonths(day: LocalDay, months: number): LocalDay {
     .slice(0, 10) as LocalDay
 }
 
+export const firstOfMonth = (day: LocalDay): LocalDay => `${day.slice(0, 7)}-01` as LocalDay
+
 /** Days from one day to another; negative when `to` lies before. */
 export function daysBetween(from: LocalDay, to: LocalDay): number {
   return Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS)

@@ -8,11 +8,14 @@ import { moment, monthYear, shortDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { Link } from '@/ui/link'
 import { SideView } from '@/ui/side-view'
+import { Unread } from '@/ui/unread'
 import { BookVisit } from './book-visit'
 
 type Props = {
   cars: readonly DueCar[]
   more: boolean
+  /** Plates of cars that cannot be read. */
+  unread: readonly string[]
   page: number
   filter: DueFilter
   counts: Record<DueFilter, number>
@@ -41,7 +44,7 @@ const EMPTY: Record<DueFilter, string> = {
 }
 
 /** Who is to be seen next: the windows of every coated car, and the way into the schedule. */
-export function DueScreen({ cars, more, page, filter, counts, products, today, now, region }: Props) {
+export function DueScreen({ cars, more, unread, page, filter, counts, products, today, now, region }: Props) {
   return (
     <div className="mx-auto max-w-6xl p-5">
       <h1 className="text-3xl">Visits</h1>
@@ -66,6 +69,7 @@ export function DueScreen({ cars, more, page, filter, counts, products, today, n
           </Link>
         ))}
       </nav>
+      <Unread names={unread} />
       {cars.length === 0 ? (
         <p className="mt-8 text-lg">{EMPTY[filter]}</p>
       ) : (

@@ -3,8 +3,13 @@
 import { useRouter } from 'next/navigation'
 import { type FormEvent, useState } from 'react'
 import { RETENTION_KINDS, type Retention, type RetentionKind } from '@/core/people'
-import { keepRetention, letGoOfMessages, letGoOfPhotographs } from '@/server/people/people-actions'
-import { RETENTION_NAME } from '@/text/en/people'
+import {
+  keepRetention,
+  leaveOutdated,
+  letGoOfMessages,
+  letGoOfPhotographs,
+} from '@/server/people/people-actions'
+import { counted, RETENTION_NAME } from '@/text/en/people'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
@@ -19,10 +24,12 @@ export type PastRow = { id: string; name: string; last: string; vehicle?: string
 type Props = {
   rules: Retention
   outdated: { messages: number; photographs: number; customers: readonly PastRow[] }
+  /** Whether the yard asks about it this month. */
+  isProposed: boolean
 }
 
 /** For how long what is kept of people, and what has been kept for its time. */
-export function PersonalScreen({ rules, outdated }: Props) {
+export function PersonalScreen({ rules, outdated, isProposed }: Props) {
   return (
     <div className="mx-auto max-w-4xl space-y-8 p-5">
       <div>
@@ -35,7 +42,7 @@ export function PersonalScreen({ rules, outdated }: Props) {
       </div>
       <section className="space-y-3">
         <h2 className="text-xl">Kept long enough</h2>
-        <LetGo outdated={outdated} />
+        <LetGo outdated={outdated} isProposed={isProposed} />
       </section>
       <section className="space-y-3">
         <h2 className="text-xl">How long</h2>
@@ -45,9 +52,10 @@ export function PersonalScreen({ rules, outdated }: Props) {
   )
 }
 
-const counted = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`
-
-function LetGo({ outdated: { messages, photographs, customers } }: Pick<Props, 'outdated'>) {
+function LetGo({
+  outdated: { messages, photographs, customers },
+  isProposed,
+}: Pick<Props, 'outdated' | 'isProposed'>) {
   const router = useRouter()
   const { run, pending, refusal } = useAction()
   if (messages + photographs + customers.length === 0)
@@ -92,6 +100,20 @@ function LetGo({ outdated: { messages, photographs, customers } }: Pick<Props, '
           </li>
         ))}
       </ul>
+      {isProposed && (
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <Button
+            look="quiet"
+            disabled={pending}
+            onClick={() => run(leaveOutdated, null, () => router.refresh())}
+          >
+            Leave them this month
+          </Button>
+          <span className="text-sm text-ink-soft">
+            The yard asks about it until then, and again next month.
+          </span>
+        </div>
+      )}
       <Refused refusal={refusal} />
     </>
   )

@@ -267,6 +267,7 @@ describe('a browser that keeps nothing', () => {
       clocks: () => ({ wall: shop.now, mono: shop.now, session: 'p' }),
       newId: () => `memory-${Math.round(shop.now)}`,
       tab: 'tab',
+      who: () => undefined,
       later: (run) => void later.push(run),
       tellOthers: () => {},
       onOther: () => {},

@@ -87,8 +87,10 @@ export class DeviceQueue {
   }
 
   /** Notes an entry at once, and sends it as soon as that can be. */
-  async add(entry: QueueEntry, picture?: Blob): Promise<void> {
+  async add(told: QueueEntry, picture?: Blob): Promise<void> {
     const noted = this.around.clocks()
+    const who = this.around.who()
+    const entry: QueueEntry = told.kind === 'act' || !who ? told : { ...told, by: who }
     const shown: Waiting = {
       ...entry,
       number: Number.MAX_SAFE_INTEGER,

@@ -1,3 +1,4 @@
+import type { PersonId } from '@/core/ids'
 import type { QueueBatch, QueueReply } from '@/core/queue'
 import { DeviceQueue } from './device-queue'
 import { openQueueDb } from './queue-db'
@@ -15,6 +16,7 @@ export type Reached = {
 export class Tablet {
   wallOff = 0
   asleep = 0
+  heldBy: PersonId | undefined
   private pages = 0
   private readonly pageFrom = new Map<number, number>()
   readonly later: (() => void)[] = []
@@ -47,6 +49,7 @@ export class Tablet {
         session: `page-${page}`,
       }),
       tab: name ?? `tab-${page}`,
+      who: () => this.heldBy,
       newId: () => {
         this.ids += 1
         return `${this.name}-${this.ids}`

@@ -6,6 +6,7 @@ import { freshKey } from '@/ui/fresh-key'
 import { DeviceQueue } from './device-queue'
 import { openQueueDb } from './queue-db'
 import { EMPTY_QUEUE, type PhotoCall, type QueueState, SignedOut, type Surroundings } from './told'
+import { whoHolds } from './who-holds'
 
 /** The queue of this device in its browser: one for all pages and tabs. */
 
@@ -51,7 +52,7 @@ function surroundings(): Surroundings {
         }),
       ),
     postPhoto: async ({ device, entry, ago }: PhotoCall) => {
-      const { id, number, job, place, phase, shows, samePlaceAs, name, picture } = entry
+      const { id, number, job, place, phase, shows, samePlaceAs, name, by, picture } = entry
       const query = new URLSearchParams({
         device,
         id,
@@ -63,12 +64,14 @@ function surroundings(): Surroundings {
         name,
         ...(shows ? { shows } : {}),
         ...(samePlaceAs ? { samePlaceAs } : {}),
+        ...(by ? { by } : {}),
       })
       return told(await fetch(`/api/queue/photo?${query}`, { method: 'POST', body: picture ?? '' }))
     },
     clocks: () => ({ wall: Date.now(), mono: performance.now(), session: SESSION }),
     newId: freshKey,
     tab: tabOf(),
+    who: whoHolds,
     later: (run, ms) => void setTimeout(run, ms),
     // Browsers have locks on encrypted addresses and on the machine itself only; elsewhere a lease in the database serves.
     ...(locks

@@ -1,3 +1,4 @@
+import type { PersonId } from '@/core/ids'
 import type { QueueBatch, QueueReply, Reading, SentEntry } from '@/core/queue'
 import type { QueueDb, Refused, Sent, Waiting } from './queue-db'
 
@@ -44,6 +45,8 @@ export type Surroundings = {
   /** The tab this page is in; the same for each page that is opened in it. */
   tab: string
   later: (run: () => void, ms: number) => void
+  /** Who of the crew has this device now, as far as it knows. */
+  who: () => PersonId | undefined
   /** Runs alone among the tabs of this device; undefined where the browser has no locks. False where another tab is at it. */
   alone?: (run: () => Promise<void>) => Promise<boolean>
   /** Tells the other tabs that something has changed; `onOther` hears them. */

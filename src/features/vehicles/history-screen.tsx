@@ -2,13 +2,15 @@ import { WATERS } from '@/core/aftercare'
 import type { VehicleHistory } from '@/core/history'
 import type { KnownVehicle, Stay, TimelineEntry } from '@/core/job'
 import type { Region } from '@/core/region'
+import type { Instant } from '@/core/time'
 import { WATER_WORDS } from '@/text/en/aftercare'
 import { ledgerNote } from '@/text/en/ledger'
 import { OCCASION_NAME } from '@/text/en/messages'
 import { TREATMENT } from '@/text/en/vehicle'
-import { measured, money, shortDay } from '@/text/formats'
+import { measured, money, paperMoment, shortDay } from '@/text/formats'
 import { layerPlace } from '@/text/history'
 import { Link } from '@/ui/link'
+import { Unread } from '@/ui/unread'
 import { messageStateText } from '../aftercare/message-text'
 import { MarkedPhoto } from '../photos/marked-photo'
 
@@ -17,11 +19,13 @@ type Props = {
   timeline: readonly TimelineEntry[]
   /** What other shops wrote before the car came here. */
   brought: readonly VehicleHistory[]
+  /** When files came that cannot be read. */
+  unread: readonly Instant[]
   region: Region
 }
 
 /** One line through all that ever happened to a vehicle here: readings, work, layers, pictures, messages, money. */
-export function HistoryScreen({ known: { vehicle }, timeline, brought, region }: Props) {
+export function HistoryScreen({ known: { vehicle }, timeline, brought, unread, region }: Props) {
   return (
     <div className="mx-auto grid max-w-6xl gap-8 p-5 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <section>
@@ -59,6 +63,7 @@ export function HistoryScreen({ known: { vehicle }, timeline, brought, region }:
             </li>
           ))}
         </ol>
+        <Unread names={unread.map((at) => `the history brought on ${paperMoment(region, at)}`)} />
         {brought.map((history, at) => (
           <BroughtHistory region={region} key={at} history={history} />
         ))}

@@ -7,10 +7,11 @@ import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { Link } from '@/ui/link'
 import { SideView } from '@/ui/side-view'
+import { Unread } from '@/ui/unread'
 import { reach } from '@/ui/use-action'
 import { BringHistory } from './bring-history'
 
-type Page = { known: readonly KnownVehicle[]; more: boolean }
+type Page = { known: readonly KnownVehicle[]; more: boolean; unread: readonly string[] }
 
 /** Every vehicle the shop looks after, a page at a time; what is typed is looked for among all of them. */
 export function VehicleList({ first }: { first: Page }) {
@@ -26,9 +27,13 @@ export function VehicleList({ first }: { first: Page }) {
     if (turn !== asked.current) return
     setFault(!answer.ok)
     if (!answer.ok) return
-    const { known, more } = answer.value
+    const { known, more, unread } = answer.value
     setPages(page + 1)
-    setShown((before) => ({ known: page === 0 ? known : [...before.known, ...known], more }))
+    setShown((before) => ({
+      known: page === 0 ? known : [...before.known, ...known],
+      unread: page === 0 ? unread : [...before.unread, ...unread],
+      more,
+    }))
   }
   return (
     <div className="mx-auto max-w-5xl p-5">
@@ -59,6 +64,7 @@ export function VehicleList({ first }: { first: Page }) {
       {first.known.length > 0 && shown.known.length === 0 && (
         <p className="mt-6">Nothing by that name. Try fewer letters.</p>
       )}
+      <Unread names={shown.unread} />
       <ul className="mt-5 grid gap-2 sm:grid-cols-2">
         {shown.known.map(({ customer, vehicle, visits, isPutAway }) => (
           <li key={vehicle.id}>

@@ -7,15 +7,15 @@ import { goesOnWith, openNow, progressAt } from '@/core/job'
 import { ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { later } from '@/ui/later'
-import { useSignedIn } from '@/ui/me'
 import { usePhotos } from '../photos/use-photos'
 import { fetchTheRest } from './fetch-the-rest'
 import type { Ended } from './just-done'
 import { NetState } from './net-state'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
+import { TookOver } from './took-over'
 import { type Card, useCard } from './use-card'
-import { useMe } from './use-me'
+import { useAtTheCar } from './use-me'
 import { useOffline } from './use-offline'
 
 // It is there as soon as the card stands; the first paint need not wait for it.
@@ -39,8 +39,8 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
   const first = goesOnWith(live, now)
   const planned = view.live.published.find(({ operation }) => operation === first?.id)?.people[0]
   const usual = first?.away ? undefined : planned
-  const signedIn = useSignedIn()
-  const [me, setMe] = useMe(usual ?? view.people[0]!.id)
+  const holder = useAtTheCar(usual ?? view.people[0]!.id, shopCard.net)
+  const { me, change: setMe } = holder
   // Where several steps are open, each tablet shows the one of whoever holds it.
   const open = openNow(live, now)
   const next = open.length > 1 ? goesOnWith(live, now, me) : first
@@ -71,13 +71,14 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
           <Choice
             label="At the car"
             options={atTheCar
-              .filter(({ id }) => !signedIn || id === me)
+              .filter(({ id }) => holder.mayChange || id === me)
               .map(({ id, name }) => ({ value: id, name }))}
             value={me}
             onChange={setMe}
           />
           <NetState card={card} />
         </div>
+        <TookOver holder={holder} people={view.people} />
         <TimerStrip card={card} me={me} />
         {open.length > 1 && (
           <OpenSteps

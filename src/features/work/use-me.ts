@@ -3,6 +3,8 @@
 import { useCallback, useEffect, useState } from 'react'
 import { type PersonId, toPersonId } from '@/core/ids'
 import { useSignedIn } from '@/ui/me'
+import type { QueueState } from '../queue/told'
+import { keepTookOver, tookOver } from '../queue/who-holds'
 
 const KEY = 'fern-yard.me'
 
@@ -34,4 +36,36 @@ export function useWhose(usual: PersonId): [PersonId, (id: PersonId) => void] {
   const [me, change] = useMe(usual)
   const [whose, setWhose] = useState<PersonId>()
   return signedIn ? [whose ?? signedIn, setWhose] : [me, change]
+}
+
+/**
+ * Who is at the car. Where the shop is out of reach nobody can sign in: then whoever takes the tablet over says so, goes on under their own name,
+ * and confirms it later. `tookOver` is who did; `was` who did until the shop was reached again.
+ */
+export function useAtTheCar(usual: PersonId, { reached, heard }: QueueState) {
+  const signedIn = useSignedIn()
+  const [me, setMe] = useMe(usual)
+  const [other, setOther] = useState<PersonId>()
+  const [was, setWas] = useState<PersonId>()
+  const isBack = reached && heard
+  useEffect(() => {
+    const taken = tookOver()
+    setOther(isBack ? undefined : taken)
+    if (!isBack || !taken) return
+    setWas(taken)
+    keepTookOver(undefined)
+  }, [isBack])
+  const change = useCallback(
+    (id: PersonId) => {
+      if (!signedIn) return setMe(id)
+      if (isBack) return undefined
+      const next = id === signedIn ? undefined : id
+      keepTookOver(next)
+      setOther(next)
+      return undefined
+    },
+    [signedIn, isBack, setMe],
+  )
+  const takes = signedIn ? other : undefined
+  return { me: takes ?? me, change, tookOver: takes, was, mayChange: !signedIn || !reached }
 }

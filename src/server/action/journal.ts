@@ -5,7 +5,7 @@ import { type Answer, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { toJobId, toVehicleId } from '@/core/ids'
 import type { Instant } from '@/core/time'
-import type { ActionJournalRow } from '../db/tables'
+import type { ActionJournalRow, RowChangesRow } from '../db/tables'
 import type { Caller } from './caller'
 import { subjectOf } from './subject'
 
@@ -57,11 +57,21 @@ const SEALED = [
   'input',
   'answer',
 ] as const
-export type Sealed = Pick<ActionJournalRow, (typeof SEALED)[number]>
+/** `changes_hash` is of what stood before and after; null in entries from before that was under the seal. */
+export type Sealed = Pick<ActionJournalRow, (typeof SEALED)[number] | 'changes_hash'>
 
 /** The seal of an entry: a hash of what it says and of the seal before it, so that none can be changed or left out unseen. */
 export const chained = (before: string | null, row: Sealed): string =>
-  hashOf([before, ...SEALED.map((column) => row[column])])
+  hashOf([
+    before,
+    ...SEALED.map((column) => row[column]),
+    ...(row.changes_hash === null ? [] : [row.changes_hash]),
+  ])
+
+type Change = Pick<RowChangesRow, 'of_table' | 'row_key' | 'before' | 'after'>
+
+const hashOfChanges = (changes: readonly Change[]): string =>
+  hashOf(changes.map(({ of_table, row_key, before, after }) => [of_table, row_key, before, after]))
 
 export async function writeEntry(trx: Knex, entry: Entry): Promise<void> {
   const input = JSON.stringify(entry.input) ?? 'null'
@@ -81,6 +91,7 @@ export async function writeEntry(trx: Knex, entry: Entry): Promise<void> {
     input: entry.secret || input.length > KEPT_INPUT ? null : input,
     answer: JSON.stringify(entry.secret ? { ok: true, value: null } : entry.answer),
     secret: entry.secret ? (1 as const) : (0 as const),
+    changes_hash: hashOfChanges(await trx('row_changes').whereNull('position').orderBy('id')),
   }
   const [written] = await trx('action_journal')
     .insert({ ...row, chain: chained(before?.chain ?? null, row) })
@@ -97,7 +108,7 @@ export const forgetStrayChanges = async (trx: Knex): Promise<void> => {
 export type Broken = { position: number; why: 'changed' | 'missing' }
 
 /**
- * Looks whether every entry is as it was written and none is missing between two. What was cut off at the end leaves no trace in what is left:
+ * Looks whether every entry is as it was written, with what stood before and after, and none is missing between two. What was cut off at the end leaves no trace in what is left:
  * the last seal of a backup tells that. Entries from before there were seals are passed over.
  */
 export async function verifyJournal(
@@ -112,12 +123,20 @@ export async function verifyJournal(
       .orderBy('position')
       .limit(VERIFIED_AT_ONCE)
     if (rows.length === 0) return { entries, last: before?.chain ?? null }
+    const changes = await db('row_changes')
+      .whereBetween('position', [rows[0]!.position, rows.at(-1)!.position])
+      .orderBy('id')
+    const changesOf = grouped(changes)
     for (const row of rows) {
       const isSealed = row.chain !== null || (before?.chain ?? null) !== null
       if (before && isSealed && row.position !== before.position + 1)
         return { entries, last: before.chain, broken: { position: before.position + 1, why: 'missing' } }
-      const isEmptied = row.input === null && emptied.has(row.position)
-      if (isSealed && !isEmptied && row.chain !== chained(before?.chain ?? null, row))
+      const isEmptied = row.input === null && emptied.entries.has(row.position)
+      const isChanged =
+        row.changes_hash !== null &&
+        !emptied.changes.has(row.position) &&
+        row.changes_hash !== hashOfChanges(changesOf.get(row.position) ?? [])
+      if (isSealed && ((!isEmptied && row.chain !== chained(before?.chain ?? null, row)) || isChanged))
         return { entries, last: before?.chain ?? null, broken: { position: row.position, why: 'changed' } }
       before = { position: row.position, chain: row.chain }
       entries++
@@ -125,12 +144,25 @@ export async function verifyJournal(
   }
 }
 
-const VERIFIED_AT_ONCE = 1000
-
-/** The entries that were emptied with the customer they were about: whoever erased them stands in the journal, and under a seal. */
-async function emptiedEntries(db: Knex): Promise<ReadonlySet<number>> {
-  const answers: string[] = await db('action_journal').where({ action: 'customers.erase' }).pluck('answer')
-  return new Set(answers.flatMap((answer) => emptiedSchema.parse(JSON.parse(answer)).value.journal))
+function grouped(changes: readonly RowChangesRow[]): Map<number | null, RowChangesRow[]> {
+  const groups = new Map<number | null, RowChangesRow[]>()
+  for (const change of changes) groups.set(change.position, [...(groups.get(change.position) ?? []), change])
+  return groups
 }
 
-const emptiedSchema = z.object({ value: z.object({ journal: z.array(z.int()) }) })
+const VERIFIED_AT_ONCE = 1000
+
+type Emptied = { entries: ReadonlySet<number>; changes: ReadonlySet<number> }
+
+/** What was emptied with the customer it was about: whoever erased them stands in the journal, and under a seal. */
+async function emptiedEntries(db: Knex): Promise<Emptied> {
+  const rows: string[] = await db('action_journal').where({ action: 'customers.erase' }).pluck('answer')
+  const answers = rows.map((answer) => emptiedSchema.parse(JSON.parse(answer)).value)
+  return {
+    entries: new Set(answers.flatMap(({ journal }) => journal)),
+    changes: new Set(answers.flatMap(({ changes }) => changes)),
+  }
+}
+
+const positions = z.array(z.int())
+const emptiedSchema = z.object({ value: z.object({ journal: positions, changes: positions.default([]) }) })

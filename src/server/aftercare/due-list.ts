@@ -3,6 +3,7 @@ import { dueState, LAPSED_DAYS, SOON_DAYS } from '@/core/aftercare'
 import { DUE_FILTERS, type DueCar, type DueFilter, JOB_KINDS } from '@/core/job'
 import { type LocalDay, plusDays } from '@/core/time'
 import { oneOf } from '../db/one-of'
+import { readEach } from '../db/read-each'
 import { toCustomer, toVehicle, VEHICLE_COLUMNS } from '../vehicles/vehicle-store'
 import { toCareDates } from './care-dates'
 
@@ -48,7 +49,7 @@ export async function listDue(
   filter: DueFilter,
   today: LocalDay,
   page = 0,
-): Promise<{ cars: DueCar[]; more: boolean }> {
+): Promise<{ cars: DueCar[]; more: boolean; unread: string[] }> {
   const rows = await query(db)
     .where((cars) => {
       if (filter !== 'all') cars.whereRaw('? = ?', [standing(db, today), filter])
@@ -64,7 +65,7 @@ export async function listDue(
       open_arrive: 'open.arrive_at',
       wish_id: 'wish.id',
     })
-  const cars = rows.slice(0, DUE_PAGE).map((row): DueCar => {
+  const toDue = (row: (typeof rows)[number]): DueCar => {
     const dates = toCareDates(row)
     return {
       vehicle: toVehicle(row),
@@ -76,8 +77,9 @@ export async function listDue(
         : {}),
       asked: row.wish_id !== null,
     }
-  })
-  return { cars, more: rows.length > DUE_PAGE }
+  }
+  const { read: cars, unread } = readEach(rows.slice(0, DUE_PAGE), toDue, ({ plate }) => plate)
+  return { cars, more: rows.length > DUE_PAGE, unread }
 }
 
 /** How many cars each list holds. */

@@ -17,6 +17,8 @@ export function connect(file: string, { readOnly = false } = {}): Knex {
     client: 'better-sqlite3',
     connection: { filename: file },
     useNullAsDefault: true,
+    // A fault names the statement, never what was typed: its message may be printed.
+    compileSqlOnError: false,
     pool: {
       min: 1,
       max: 1,

@@ -63,6 +63,7 @@ export type ActionJournalRow = {
   job_id: JobId | null
   vehicle_id: VehicleId | null
   chain: string | null
+  changes_hash: string | null
 }
 
 type ActionJournalIn = In<ActionJournalRow, 'at', never>
@@ -266,6 +267,20 @@ export type GlossReadingsRow = {
   position: number
   gu_x10: number
 }
+
+export type HandedOnRow = {
+  id: string
+  job_id: JobId | null
+  person_id: string
+  account_id: string
+  sent_by: string
+  at: string
+  answer: 'me' | 'not-me' | 'vouched' | null
+  answered_by: string | null
+  answered_at: string | null
+}
+
+type HandedOnIn = In<HandedOnRow, 'at' | 'answered_at', never>
 
 export type HoldsRow = {
   id: string
@@ -746,6 +761,14 @@ export type RetentionRow = {
   months: number
 }
 
+export type RetentionLeftRow = {
+  month: string
+  left_by: string
+  left_at: string
+}
+
+type RetentionLeftIn = In<RetentionLeftRow, 'left_at', never>
+
 export type RowChangesRow = {
   id: number
   position: number | null
@@ -960,7 +983,16 @@ declare module 'knex/types/tables' {
       ActionJournalRow,
       Written<
         ActionJournalIn,
-        'position' | 'device' | 'input' | 'secret' | 'account_id' | 'who' | 'job_id' | 'vehicle_id' | 'chain'
+        | 'position'
+        | 'device'
+        | 'input'
+        | 'secret'
+        | 'account_id'
+        | 'who'
+        | 'job_id'
+        | 'vehicle_id'
+        | 'chain'
+        | 'changes_hash'
       >,
       Changed<ActionJournalIn>
     >
@@ -1013,6 +1045,11 @@ declare module 'knex/types/tables' {
       Changed<FoundDefectsRow>
     >
     gloss_readings: Knex.CompositeTableType<GlossReadingsRow, GlossReadingsRow, Changed<GlossReadingsRow>>
+    handed_on: Knex.CompositeTableType<
+      HandedOnRow,
+      Written<HandedOnIn, 'job_id' | 'answer' | 'answered_by' | 'answered_at'>,
+      Changed<HandedOnIn>
+    >
     holds: Knex.CompositeTableType<HoldsRow, Written<HoldsIn, 'freed_at' | 'job_id'>, Changed<HoldsIn>>
     import_rows: Knex.CompositeTableType<ImportRowsRow, ImportRowsRow, Changed<ImportRowsRow>>
     imports: Knex.CompositeTableType<
@@ -1180,6 +1217,7 @@ declare module 'knex/types/tables' {
     removals: Knex.CompositeTableType<RemovalsRow, Written<RemovalsIn, 'id' | 'job_id'>, Changed<RemovalsIn>>
     reorder_points: Knex.CompositeTableType<ReorderPointsRow, ReorderPointsRow, Changed<ReorderPointsRow>>
     retention: Knex.CompositeTableType<RetentionRow, RetentionRow, Changed<RetentionRow>>
+    retention_left: Knex.CompositeTableType<RetentionLeftRow, RetentionLeftIn, Changed<RetentionLeftIn>>
     row_changes: Knex.CompositeTableType<
       RowChangesRow,
       Written<RowChangesRow, 'id' | 'position'>,

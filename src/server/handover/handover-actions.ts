@@ -15,6 +15,7 @@ import { defineAction } from '../action/define'
 import { loadFloor } from '../floor/floor'
 import { findJob } from '../floor/job-store'
 import { makeJobLink, revokeJobLink } from '../links/job-links'
+import { mayMakeLink } from '../links/private-links'
 import { changePlan } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
 import { eyesOf } from './eyes'
@@ -128,6 +129,8 @@ export const makePrivateLink = defineAction({
   input: z.strictObject({ jobId: aJob }),
   write: async ({ trx, at, caller }, { jobId }) => {
     if (!(await findJob(trx, jobId))) return refuse('gone', ask('job-gone'))
+    if (!(await mayMakeLink(trx, 'private_links', { job_id: jobId }, at)))
+      return refuse('rule', ask('links-most'))
     const token = await makeJobLink(trx, jobId, at, plusMinutes(at, LINK_DAYS * 1440))
     return done({ path: `${caller.address ?? ''}/g/${token}` })
   },

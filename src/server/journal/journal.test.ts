@@ -8,7 +8,7 @@ import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { changeText } from '@/text/en/changes'
 import { deedText, hasDeedText } from '@/text/en/journal'
 import { type Caller, OPEN_SHOP } from '../action/caller'
-import { forgetStrayChanges, verifyJournal, writeEntry } from '../action/journal'
+import { chained, forgetStrayChanges, verifyJournal, writeEntry } from '../action/journal'
 import { defineWrite, perform } from '../action/perform'
 import { openDatabase } from '../db/connection'
 import { demoShop } from '../db/demo-shop.fixture'
@@ -81,6 +81,47 @@ describe('the journal', () => {
     const now = await verifyJournal(db)
     expect(now.broken).toBeUndefined()
     expect(now.last).not.toBe(last)
+  })
+  test('in which what stood before or after was changed, added or taken away says so', async () => {
+    const vehicle = {
+      of_table: 'vehicles',
+      row_key: 'v1',
+      before: '{"plate":"IM 1"}',
+      after: '{"plate":"IM 2"}',
+    }
+    await counts(1)
+    await db('row_changes').insert(vehicle)
+    const entry = { key: 'changing', action: 'stock.count-set', caller: MERLE, at: NOW, input: {} }
+    await writeEntry(db, { ...entry, answer: done(), secret: false })
+    await counts(3)
+    const broken = async () => (await verifyJournal(db)).broken
+    expect(await broken()).toBeUndefined()
+    const of = () => db('row_changes').where({ position: 2 })
+    await of().update({ before: '{"plate":"IM 9"}' })
+    expect(await broken()).toEqual({ position: 2, why: 'changed' })
+    await of().update({ before: vehicle.before })
+    expect(await broken()).toBeUndefined()
+    await db('row_changes').insert({ ...vehicle, position: 3 })
+    expect(await broken()).toEqual({ position: 3, why: 'changed' })
+    await db('row_changes').where({ position: 3 }).delete()
+    await of().delete()
+    expect(await broken()).toEqual({ position: 2, why: 'changed' })
+  })
+  test('keeps the seals of entries from before that was under them', async () => {
+    await counts(1)
+    const [row] = await db('action_journal')
+    await db('action_journal').update({
+      changes_hash: null,
+      chain: chained(null, { ...row!, changes_hash: null }),
+    })
+    await db('row_changes').insert({
+      of_table: 'vehicles',
+      row_key: 'v',
+      before: '{}',
+      after: '{}',
+      position: row!.position,
+    })
+    expect((await verifyJournal(db)).broken).toBeUndefined()
   })
   test('passes over what was written before there were seals', async () => {
     await five()
@@ -179,6 +220,18 @@ describe('a deed at a car', () => {
         act: { kind: 'note', operation: 'cut', to: 'office', text: 'Which towel?' },
       },
     ]
+    const account = {
+      id: MERLE.account!,
+      name: 'Merle',
+      plain_name: 'merle',
+      role: 'technician' as const,
+      person_id: null,
+      passphrase: null,
+      pin: null,
+      made_at: NOW,
+      closed_at: null,
+    }
+    await shop.db('accounts').insert(account)
     const sent = await receiveBatch(shop.db, { device: randomUUID(), waiting }, NOW, MERLE)
     expect(sent.outcomes).toMatchObject([{ taken: true }])
     expect(await readJournal(shop.db, { plate: 'im-903' }, 10)).toMatchObject([
@@ -186,17 +239,7 @@ describe('a deed at a car', () => {
     ])
     // Whoever is signed in now sent what somebody else had done while the network was away: both are named.
     expect((await readJournal(shop.db, { plate: 'im-903' }, 10))[0]!.by).toBe('merle')
-    await shop.db('accounts').insert({
-      id: MERLE.account!,
-      name: 'Merle',
-      plain_name: 'merle',
-      role: 'technician',
-      person_id: 'merle',
-      passphrase: null,
-      pin: null,
-      made_at: NOW,
-      closed_at: null,
-    })
+    await shop.db('accounts').where({ id: account.id }).update({ person_id: 'merle' })
     expect((await readJournal(shop.db, { plate: 'im-903' }, 10))[0]!.by).toBeUndefined()
     // Sent again it is no second entry.
     await receiveBatch(shop.db, { device: randomUUID(), waiting }, NOW, MERLE)

@@ -9,6 +9,7 @@ import { openDatabase } from '../db/connection'
 import { findJob, takeIn } from '../floor/job-store'
 import { jobOfLink, listJobLinks, makeJobLink, revokeJobLink } from './job-links'
 import { listOwnerLinks, makeOwnerLink, revokeOwnerLink, vehicleOfLink } from './owner-links'
+import { mayMakeLink } from './private-links'
 
 /** Private addresses of both kinds: what they open, for how long, and what they never open. */
 
@@ -58,6 +59,20 @@ const KINDS = [
     table: 'owner_links',
   },
 ] as const
+
+test('twenty addresses of one thing are open at a time, and one more where one was closed', async () => {
+  const car = await arrive('IM 4')
+  const may = (at = NOW) => mayMakeLink(db, 'owner_links', { vehicle_id: car.vehicle.id }, at)
+  for (let made = 0; made < 20; made++) {
+    expect(await may()).toBe(true)
+    await makeOwnerLink(db, car.vehicle.id, NOW, LATER)
+  }
+  expect(await may()).toBe(false)
+  expect(await may(LATER)).toBe(true)
+  const [first] = await listOwnerLinks(db, car.vehicle.id)
+  await revokeOwnerLink(db, first!.hash, NOW)
+  expect(await may()).toBe(true)
+})
 
 describe.each(KINDS)('a private link to $name', ({ make, list, revoke, open, opens, table }) => {
   test('opens what it was made for, until its last moment, and no longer', async () => {

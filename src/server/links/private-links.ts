@@ -33,6 +33,20 @@ export async function makeLink(
   return token
 }
 
+/** So many addresses of one thing open at a time, and no more: which of them somebody still has is not to be told from a list without an end. */
+const MOST_OPEN = 20
+
+/** Whether one more may be made. */
+export async function mayMakeLink(
+  db: Knex,
+  table: LinkTable,
+  opens: Readonly<Record<string, string>>,
+  now: Instant,
+): Promise<boolean> {
+  const open = await links(db, table).where(opens).whereNull('revoked_at').where('expires_at', '>', now)
+  return open.length < MOST_OPEN
+}
+
 /** The links to one thing, the latest first. */
 export async function listLinks(
   db: Knex,

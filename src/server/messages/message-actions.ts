@@ -17,6 +17,7 @@ import { defineAction } from '../action/define'
 import type { Doing } from '../action/perform'
 import { messageGateway } from '../devices'
 import { makeOwnerLink, revokeOwnerLink } from '../links/owner-links'
+import { mayMakeLink } from '../links/private-links'
 import { noteConsent } from '../people/consents'
 import { CHANGED_MEANWHILE, loadShop, saveQuietAndClimate } from '../shop/shop-store'
 import { findKnown, writeContact } from '../vehicles/vehicle-store'
@@ -275,6 +276,8 @@ export const makePage = defineAction({
   secret: true,
   input: z.strictObject({ vehicleId: aVehicle }),
   write: async (doing, { vehicleId }) => {
+    if (!(await mayMakeLink(doing.trx, 'owner_links', { vehicle_id: vehicleId }, doing.at)))
+      return refuse('rule', ask('links-most'))
     const path = await pagePath(doing, vehicleId)
     return path ? done({ path: `${doing.caller.address ?? ''}${path}` }) : refuse('gone', ask('vehicle-gone'))
   },

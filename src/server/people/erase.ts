@@ -139,7 +139,7 @@ export async function eraseCustomer(
   customer: CustomerId,
   { photos, plates, blurred }: Erasing,
   at: Instant,
-): Promise<{ journal: number[]; pictures: string[] }> {
+): Promise<{ journal: number[]; changes: number[]; pictures: string[] }> {
   const reached = await reachedBy(trx, customer)
   const own = reached.get('customers')![0]!.row
   const cars = reached.get('vehicles') ?? []
@@ -167,12 +167,15 @@ export async function eraseCustomer(
         ...(plates ? { plate: `ERASED ${randomBytes(3).toString('hex').toUpperCase()}`, vin: '' } : {}),
       })
   // What stood before and after would tell it all again, this change with the rest.
+  const changes = new Set<number>()
   for (const table of ['customers', 'vehicles', 'jobs'])
-    for (const { row } of reached.get(table) ?? [])
-      await trx('row_changes')
-        .where({ of_table: table, row_key: String(row.id) })
-        .delete()
-  return { journal: await emptyJournal(trx, reached, customer), pictures }
+    for (const { row } of reached.get(table) ?? []) {
+      const theirs = trx('row_changes').where({ of_table: table, row_key: String(row.id) })
+      for (const { position } of await theirs.clone().select('position'))
+        if (position !== null) changes.add(position)
+      await theirs.delete()
+    }
+  return { journal: await emptyJournal(trx, reached, customer), changes: [...changes], pictures }
 }
 
 /** Removes pictures from the disk; those in backups go with their backups. */

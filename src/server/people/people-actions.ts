@@ -10,7 +10,7 @@ import { defineAction } from '../action/define'
 import { loadShop } from '../shop/shop-store'
 import { removePictures } from './erase'
 import { droppingPhotographs, erasing } from './erasing'
-import { dropMessages } from './retention'
+import { dropMessages, leaveThisMonth } from './retention'
 
 /** What is taken from the disk once it is gone from every page. */
 async function removed({ pictures }: { pictures: readonly string[] }): Promise<null> {
@@ -48,6 +48,17 @@ export const letGoOfMessages = defineAction({
   input: z.null(),
   write: async ({ trx, at }) =>
     done({ count: await dropMessages(trx, dayIn((await loadShop(trx)).setup.region.timezone, at)) }),
+})
+
+/** Leaves alone, until next month, what was kept for its time. */
+export const leaveOutdated = defineAction({
+  name: 'customers.leave-outdated',
+  who: 'manage',
+  input: z.null(),
+  write: async ({ trx, at, caller }) => {
+    await leaveThisMonth(trx, dayIn((await loadShop(trx)).setup.region.timezone, at), caller.name ?? '', at)
+    return done()
+  },
 })
 
 /** Takes a car out of every list; what is known of it stays, and it comes back with its next check-in. */

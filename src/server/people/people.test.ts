@@ -21,7 +21,7 @@ import { consentsOf } from './consents'
 import { ERASED } from './erase'
 import { personalData } from './personal-data'
 import { reachedBy } from './reached'
-import { outdated } from './retention'
+import { outdated, proposedThisMonth } from './retention'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 
@@ -229,6 +229,17 @@ describe('what was kept for its time', () => {
     expect((await does('customers.drop-messages', null)).ok).toBe(true)
     expect((await does('customers.drop-photographs', null)).ok).toBe(true)
     expect(await proposed()).toMatchObject({ messages: 0, photographs: 0 })
+  })
+  test('is asked about once a month, and left alone for a month where somebody says so', async () => {
+    const asked = async (day: string) => (await proposedThisMonth(db, localDayOrThrow(day))) !== undefined
+    expect(await asked('2027-01-13')).toBe(false)
+    await does('customers.keep-retention', { messages: 600, photographs: 600, customers: 6 })
+    expect(await asked('2027-01-13')).toBe(true)
+    expect((await does('customers.leave-outdated', null)).ok).toBe(true)
+    expect(await asked('2027-01-31')).toBe(false)
+    expect(await asked('2027-02-01')).toBe(true)
+    await does('customers.keep-retention', { messages: 600, photographs: 600, customers: 600 })
+    expect(await asked('2027-02-01')).toBe(false)
   })
   test('of photographs are those out of sight as well, but no picture that is shown elsewhere', async () => {
     const photo = (id: string, hash: string, takenAt: string, removed: boolean) => ({

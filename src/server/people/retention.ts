@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { CustomerId, VehicleId } from '@/core/ids'
 import { FIRST_RETENTION, keptUntil, type Retention, type RetentionKind } from '@/core/people'
-import type { Instant, LocalDay } from '@/core/time'
+import { firstOfMonth, type Instant, type LocalDay } from '@/core/time'
 import { dropPhotos } from '../photos/photo-store'
 
 /** What has been kept for its time. */
@@ -35,6 +35,27 @@ export async function outdated(db: Knex, today: LocalDay): Promise<Outdated> {
     customers: await pastCustomers(db, before('customers')),
   }
 }
+
+/**
+ * What the shop is asked about this month: what had been kept for its time when the month began. Nothing where it was let go of, or where the shop
+ * has said that it stays this month.
+ */
+export async function proposedThisMonth(db: Knex, today: LocalDay): Promise<Outdated | undefined> {
+  const [first, month] = monthOf(today)
+  if (await db('retention_left').where({ month }).first('month')) return undefined
+  const found = await outdated(db, first)
+  return found.messages + found.photographs + found.customers.length > 0 ? found : undefined
+}
+
+/** Leaves it alone until the next month. */
+export async function leaveThisMonth(trx: Knex, today: LocalDay, by: string, at: Instant): Promise<void> {
+  await trx('retention_left')
+    .insert({ month: monthOf(today)[1], left_by: by, left_at: at })
+    .onConflict('month')
+    .ignore()
+}
+
+const monthOf = (day: LocalDay): [first: LocalDay, month: string] => [firstOfMonth(day), day.slice(0, 7)]
 
 /** Whom the shop has not seen since, nor expects. */
 function pastCustomers(db: Knex, day: LocalDay): Promise<PastCustomer[]> {

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import { toPersonId } from '@/core/ids'
 import type { QueueEntry, QueueOutcome, Why } from '@/core/queue'
 import { refused } from '@/core/result'
 import type { Instant } from '@/core/time'
@@ -9,6 +10,7 @@ import { perform } from '../action/perform'
 import { MOST_BYTES, type PhotoError, photoAsk, storePhoto } from '../photos/photo-files'
 import { photoInput, takePhoto } from '../photos/take-photo'
 import { lastActAt } from '../work/acts-store'
+import { noteHandedOn } from '../work/handed-on'
 import { nextNumber, setNext, type Taken, timeOf } from './receive'
 import { findRefused, keepRefused } from './refused-store'
 
@@ -19,6 +21,7 @@ export const photoQuery = photoInput.extend({
   number: z.coerce.number().int().min(1),
   ago: z.coerce.number().min(0),
   name: z.string().max(200),
+  by: z.string().min(1).max(80).transform(toPersonId).optional(),
 })
 type PhotoQuery = z.infer<typeof photoQuery>
 
@@ -33,7 +36,7 @@ export async function receivePhoto(
   now: Instant,
   caller: Caller,
 ): Promise<Taken> {
-  const { device, id, number, ago, name, ...photo } = sent
+  const { device, id, number, ago, name, by, ...photo } = sent
   const expected = await nextNumber(db, device)
   if (number > expected) return { next: expected, outcomes: [] }
   const told = await alreadyTold(db, sent)
@@ -63,6 +66,7 @@ export async function receivePhoto(
     if (!stored.ok) return { next, outcomes: [await refusal(photoAsk(stored.error))] }
     const input = { ...photo, ...stored.value }
     const answer = await perform(trx, takePhoto, { key: id, input }, { caller: { ...caller, device }, at })
+    if (answer.ok) await noteHandedOn(trx, { id, by, at, jobId: photo.jobId }, caller)
     const outcome: QueueOutcome = answer.ok
       ? { id, number, taken: true, value: answer.value }
       : await refusal(answer.message)

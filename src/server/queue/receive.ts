@@ -14,6 +14,7 @@ import { forgetStrayChanges, hashOf, writeEntry } from '../action/journal'
 import { perform } from '../action/perform'
 import { lastActAt, writeAct } from '../work/acts-store'
 import { takeEntry } from '../work/at-the-car'
+import { noteHandedOn } from '../work/handed-on'
 import { noteTrainee } from '../work/to-confirm'
 import { queueable } from './queueable'
 import { findRefused, keepRefused } from './refused-store'
@@ -41,6 +42,7 @@ const entrySchema = z.discriminatedUnion('kind', [
     action: short,
     input: z.unknown(),
     about: z.string().max(200),
+    by: short.transform(toPersonId).optional(),
   }),
 ])
 
@@ -140,6 +142,7 @@ async function takeAct(
       if (found) return found
       await writeAct(inner, entry, device, now)
       await noteTrainee(inner, entry, caller)
+      await noteHandedOn(inner, { id: own, by, at, jobId: job }, caller)
       await writeEntry(inner, {
         // Ids of a queue may be longer than the keys of the journal.
         key: own.length > 64 ? hashOf(own) : own,
@@ -160,15 +163,20 @@ const card = (conflict: Conflict): Why => ({ kind: 'card', conflict })
 
 async function takeCall(
   trx: Knex,
-  { id: key, action, input }: Extract<ReceivedEntry, { kind: 'call' }>,
+  { id: key, action, input, by }: Extract<ReceivedEntry, { kind: 'call' }>,
   at: Instant,
   caller: Caller,
 ): Promise<Why | undefined> {
   const definition = queueable(action)
   if (!definition) return { kind: 'words', message: await said(trx, ask('not-from-a-tablet')) }
   const answer = await perform(trx, definition, { key, input }, { caller, at })
-  return answer.ok ? undefined : { kind: 'words', message: answer.message }
+  if (!answer.ok) return { kind: 'words', message: answer.message }
+  const { data: of } = ofAJob.safeParse(input)
+  await noteHandedOn(trx, { id: key, by, at, jobId: of?.jobId }, caller)
+  return undefined
 }
+
+const ofAJob = z.object({ jobId: short.transform(toJobId) })
 
 /** What a rule of the database refuses is refused for good: sent again it would only hold up what comes behind it. */
 async function refusedByRule(trx: Knex, error: unknown): Promise<Conflict> {

@@ -78,10 +78,25 @@ export async function somebodyAsksToBeErased(db: Knex, now: Instant): Promise<vo
     confirmed_by: null,
     confirmed_at: null,
   })
+  await db('handed_on').insert({
+    id: HANDED_ON,
+    job_id: job!.id,
+    person_id: 'somebody',
+    account_id: trainee,
+    sent_by: 'Tried Trainee',
+    at: now,
+    answer: null,
+    answered_by: null,
+    answered_at: null,
+  })
 }
+
+/** What somebody did on a tablet that the trainee was signed in on. */
+const HANDED_ON = 'tried-handed-on'
 
 export const peopleDeeds = (): Deed[] => [
   action('confirm', 'work.confirm', { id: TRAINEES_STEP }),
+  action('vouch', 'work.answer-handed-on', { ids: [HANDED_ON], answer: 'vouched' }),
   action('put-away', 'vehicles.put-away', { vehicleId: SPARE_CAR }),
   action('take-back', 'vehicles.take-back', { vehicleId: SPARE_CAR }),
   action('look', 'customers.look', { customerId: SPARE }),
@@ -93,6 +108,7 @@ export const peopleDeeds = (): Deed[] => [
     plates: false,
   }),
   action('retention', 'customers.keep-retention', { messages: 24, photographs: 48, customers: 60 }),
+  action('left-alone', 'customers.leave-outdated', null),
   action('old-messages', 'customers.drop-messages', null),
   action('old-photographs', 'customers.drop-photographs', null),
 ]

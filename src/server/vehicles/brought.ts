@@ -4,21 +4,31 @@ import { type HistoryStay, readHistory, type VehicleHistory } from '@/core/histo
 import { type JobId, toJobId, toProductId, type VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
 import { mean } from '@/core/survey'
-import { instantOrThrow } from '@/core/time'
+import { type Instant, instantOrThrow } from '@/core/time'
 
 /** What other shops have written of a vehicle: shown as they wrote it, and counted like our own. */
 
-/** Histories other shops wrote of a vehicle, the oldest first. */
-export async function listBrought(db: Knex, vehicleId: VehicleId): Promise<VehicleHistory[]> {
-  const rows: { history: string }[] = await db('brought_histories')
+/** Histories other shops wrote of a vehicle, the oldest first; and when those came that this version cannot read. */
+export async function readBroughtFiles(
+  db: Knex,
+  vehicleId: VehicleId,
+): Promise<{ read: VehicleHistory[]; unread: Instant[] }> {
+  const rows: { history: string; read_at: string }[] = await db('brought_histories')
     .where({ vehicle_id: vehicleId })
     .orderBy('id')
-    .select('history')
-  return rows.flatMap(({ history }) => {
+    .select('history', 'read_at')
+  const found: { read: VehicleHistory[]; unread: Instant[] } = { read: [], unread: [] }
+  for (const { history, read_at } of rows) {
     const read = readHistory(history)
-    return read.ok ? [read.value] : []
-  })
+    if (read.ok) found.read.push(read.value)
+    else found.unread.push(instantOrThrow(read_at))
+  }
+  return found
 }
+
+/** Those of them that can be read. */
+export const listBrought = async (db: Knex, vehicleId: VehicleId): Promise<VehicleHistory[]> =>
+  (await readBroughtFiles(db, vehicleId)).read
 
 /** A stay elsewhere, under a name that no job of ours has. */
 type Elsewhere = { key: string; shop: string; stay: HistoryStay }

@@ -19,6 +19,7 @@ import {
 } from '@/core/vehicle'
 import { oneOf } from '../db/one-of'
 import { plain } from '../db/plain'
+import { readEach } from '../db/read-each'
 import type { CustomersRow, VehiclesRow } from '../db/tables'
 import { noteConsent } from '../people/consents'
 
@@ -108,7 +109,7 @@ export async function listKnown(
   typed = '',
   page = 0,
   size = KNOWN_PAGE,
-): Promise<{ known: KnownVehicle[]; more: boolean }> {
+): Promise<{ known: KnownVehicle[]; more: boolean; unread: string[] }> {
   const wanted = plain(typed)
   // Only those that are shown are joined with their visits: a join of all of them would have to be sorted first.
   const ids = db('vehicles')
@@ -129,7 +130,8 @@ export async function listKnown(
   const rows: KnownRow[] = await known(db)
     .whereIn('vehicles.id', found.slice(0, size))
     .orderBy(['customers.name', 'vehicles.plate', 'vehicles.id'])
-  return { known: rows.map(toKnown), more: found.length > size }
+  const { read, unread } = readEach(rows, toKnown, ({ plate }) => plate)
+  return { known: read, more: found.length > size, unread }
 }
 
 /** Customers none of whose vehicles is known, such as those of a list that was brought: by name, telephone or e-mail. */

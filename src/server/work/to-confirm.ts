@@ -14,15 +14,29 @@ export async function noteTrainee(trx: Knex, entry: Entry, caller: Caller): Prom
       .where({ job_id: entry.job, operation_id: entry.operation })
       .whereNull('confirmed_at')
       .delete()
-  if (entry.kind !== 'done' || caller.role !== 'trainee' || !caller.account) return
+  if (entry.kind !== 'done') return
+  const trainee = await traineeOf(trx, entry, caller)
+  if (!trainee) return
   await trx('to_confirm').insert({
     id: entry.id,
     job_id: entry.job,
     operation_id: entry.operation,
-    account_id: caller.account,
-    done_by: caller.name ?? '',
+    account_id: trainee.account,
+    done_by: trainee.name,
     done_at: entry.at,
   })
+}
+
+/** The trainee who finished it: who is signed in, or who did it on a tablet that somebody else was signed in on. */
+async function traineeOf(trx: Knex, { by }: Entry, { role, account, name, person }: Caller) {
+  if (!account) return undefined
+  if (role === 'trainee') return { account, name: name ?? '' }
+  if (by === person) return undefined
+  const row = await trx('accounts')
+    .where({ person_id: by, role: 'trainee' })
+    .whereNull('closed_at')
+    .first('id', 'name')
+  return row && { account: toAccountId(row.id), name: row.name }
 }
 
 export const isToConfirm = async (db: Knex, jobId: JobId): Promise<boolean> =>

@@ -1,4 +1,6 @@
 import type { Consent, ConsentChannel, PhotoChoice, RetentionKind, SaidBy } from '@/core/people'
+import type { Region } from '@/core/region'
+import { list } from '../formats'
 
 /** What a customer is asked before they are reminded: kept with their answer. */
 export const CONSENT_WORDING = 'Agrees to reminders: washing, visits, seasons, guarantee, recoating'
@@ -31,6 +33,22 @@ export const RETENTION_NAME: Record<RetentionKind, { name: string; words: string
     name: 'Customers',
     words: 'Counted from the day their last car went out. The record of the paint stays with the car.',
   },
+}
+
+export const counted = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`
+
+/** What the shop is asked about once a month. */
+export function outdatedText(
+  region: Region,
+  found: { messages: number; photographs: number; customers: readonly unknown[] },
+): string {
+  const { messages, photographs, customers } = found
+  const all = [
+    ...(messages > 0 ? [counted(messages, 'message', 'messages')] : []),
+    ...(photographs > 0 ? [counted(photographs, 'photograph', 'photographs')] : []),
+    ...(customers.length > 0 ? [counted(customers.length, 'past customer', 'past customers')] : []),
+  ]
+  return `Kept for as long as the shop keeps them: ${list(region, all)}. Delete them, or leave them for this month.`
 }
 
 export const PHOTO_CHOICE_NAME: Record<PhotoChoice, string> = {

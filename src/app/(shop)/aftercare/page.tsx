@@ -19,11 +19,12 @@ export default async function AftercarePage({ searchParams }: Props) {
   const { setup, catalogue } = await loadShop(db)
   const at = now()
   const today = dayIn(setup.region.timezone, at)
-  const { cars, more } = await listDue(db, filter, today, page)
+  const { cars, more, unread } = await listDue(db, filter, today, page)
   return (
     <DueScreen
       cars={cars}
       more={more}
+      unread={unread}
       page={page}
       filter={filter}
       counts={await countDue(db, today)}

@@ -5,10 +5,12 @@ import { mayDo } from '@/core/staff'
 import { Live } from '@/features/frame/live'
 import { dayCars } from '@/features/work/day'
 import { DayScreen } from '@/features/work/day-screen'
+import { HandedOnList } from '@/features/work/handed-on'
 import { ToConfirmList } from '@/features/work/to-confirm'
 import { CarNotes } from '@/features/yard/car-notes'
 import { database } from '@/server/db/connection'
 import { whoIsHere } from '@/server/staff/who-is-here'
+import { loadHandedOn } from '@/server/work/handed-on'
 import { loadWaitingNotes } from '@/server/work/notes'
 import { loadToConfirm } from '@/server/work/to-confirm'
 
@@ -27,6 +29,12 @@ export default async function WorkDayPage() {
         <ToConfirmList
           waiting={await loadToConfirm(await database(), floor)}
           mayConfirm={mayDo(role, 'floor') && role !== 'trainee'}
+          region={setup.region}
+          now={floor.now}
+        />
+        <HandedOnList
+          waiting={await loadHandedOn(await database(), floor)}
+          people={people}
           region={setup.region}
           now={floor.now}
         />

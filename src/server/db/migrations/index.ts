@@ -47,6 +47,7 @@ import { pairingCodes } from './0046-pairing-codes'
 import { people } from './0047-people'
 import { toConfirm } from './0048-to-confirm'
 import { rowChanges } from './0049-row-changes'
+import { handedOn } from './0050-handed-on'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -100,5 +101,6 @@ export const MIGRATIONS: readonly Migration[] = [
   people,
   toConfirm,
   rowChanges,
+  handedOn,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -3,7 +3,7 @@ import { dayIn } from '@/core/time'
 import { PersonalScreen } from '@/features/people/personal-screen'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
-import { loadRetention, outdated } from '@/server/people/retention'
+import { loadRetention, outdated, proposedThisMonth } from '@/server/people/retention'
 import { loadShop } from '@/server/shop/shop-store'
 import { monthYear } from '@/text/formats'
 
@@ -12,10 +12,12 @@ export const metadata: Metadata = { title: 'Customers’ data' }
 export default async function PersonalPage() {
   const db = await database()
   const { region } = (await loadShop(db)).setup
-  const found = await outdated(db, dayIn(region.timezone, now()))
+  const today = dayIn(region.timezone, now())
+  const found = await outdated(db, today)
   return (
     <PersonalScreen
       rules={await loadRetention(db)}
+      isProposed={(await proposedThisMonth(db, today)) !== undefined}
       outdated={{
         ...found,
         customers: found.customers.map(({ id, name, lastOn, vehicle }) => ({
