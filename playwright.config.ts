@@ -2,7 +2,7 @@ import { defineConfig } from '@playwright/test'
 import { browserPath } from './scripts/browser.mjs'
 
 /** Files that take a minute and more: they begin first, so that at the end nobody waits for one of them alone. */
-const LONG = /(at-the-car|faults|readable|aftercare|one-car|moving|quote|schedule|visit)\.spec\.ts$/
+const LONG = /(at-the-car|faults|readable|aftercare|backup|one-car|moving|quote|schedule|visit)\.spec\.ts$/
 
 /**
  * Parts of the browser around the page. The popup of its address bar is two pages of their own, loaded anew with every window: a

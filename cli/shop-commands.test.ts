@@ -6,6 +6,10 @@ import { instantOrThrow } from '@/core/time'
 import { OPEN_SHOP } from '@/server/action/caller'
 import { writeEntry } from '@/server/action/journal'
 import { openDatabase } from '@/server/db/connection'
+import { readJournal } from '@/server/journal/journal-store'
+import { accountNamed, addAccount, hashedSecrets } from '@/server/staff/accounts'
+import { isSecret } from '@/server/staff/hashed'
+import { beginSession, sessionOf } from '@/server/staff/sessions'
 import { runShopCommand } from './shop-commands'
 import { isShopCommand, type ShopCommand } from './shop-usage'
 
@@ -70,6 +74,35 @@ test('an altered journal is told with 1, and where', async () => {
     status: 1,
     json: { broken: { position: 1, why: 'changed' } },
   })
+})
+
+test('an owner who forgot the passphrase gets a new one at the machine, and is signed out elsewhere', async () => {
+  const secret = path.join(home, 'secret')
+  const called = (name: string, passphrase: string) => {
+    writeFileSync(secret, `${passphrase}\n`)
+    return run('owner', name, '--data', data, '--passphrase-file', secret)
+  }
+  const db = await shop()
+  expect((await called('Rowan', 'five gulls on a wet roof')).stderr).toContain('nobody is set up as owner')
+  const id = await addAccount(db, { name: 'Rowan', role: 'owner' }, AT)
+  await db('accounts')
+    .where({ id })
+    .update(await hashedSecrets({ passphrase: 'forgotten long ago, all of it' }))
+  await addAccount(db, { name: 'Una', role: 'manager' }, AT)
+  const token = await beginSession(db, { account: id, browser: 'test' }, AT)
+  expect((await called('Una', 'five gulls on a wet roof')).stderr).toContain('Owners here: Rowan')
+  expect((await called('Rowan', 'short')).stderr).toContain('at least')
+  expect(await sessionOf(db, token, AT)).toBeDefined()
+  expect((await called(' rowan', 'five gulls on a wet roof')).json).toEqual({
+    owner: 'Rowan',
+    signedOutElsewhere: true,
+  })
+  expect((await sessionOf(db, token, AT))?.state).not.toBe('open')
+  const kept = (await accountNamed(db, 'Rowan'))!
+  expect(await isSecret('five gulls on a wet roof', kept.passphrase)).toBe(true)
+  expect((await readJournal(db, {}, 1))[0]).toMatchObject({ action: 'staff.recover' })
+  expect((await run('owner', '--data', data)).status).toBe(2)
+  await db.destroy()
 })
 
 test('bad input is said in words and leaves with 2', async () => {

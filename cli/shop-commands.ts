@@ -2,10 +2,13 @@ import { existsSync } from 'node:fs'
 import path from 'node:path'
 import { parseArgs } from 'node:util'
 import { instantOf } from '@/core/time'
+import { said } from '@/server/action/in-words'
 import { verifyJournal } from '@/server/action/journal'
 import { makeBackup } from '@/server/backup/make'
 import { BackupError, rehearseBackup, restoreBackup } from '@/server/backup/restore'
-import { connect } from '@/server/db/connection'
+import { connect, openDatabase } from '@/server/db/connection'
+import { UnknownHistory } from '@/server/db/migrations'
+import { recoverOwner } from '@/server/staff/recover'
 import { badBackupText } from '@/text/en/backup'
 import { servedBy } from '../scripts/may-open.mjs'
 import { BadInput, readText } from './input'
@@ -95,10 +98,35 @@ async function journal({ folder }: Given) {
   }
 }
 
+async function owner({ files: [name], folder, passphrase }: Given) {
+  if (name === undefined || passphrase === undefined)
+    throw new BadInput([
+      'name the owner, and the file that holds the new passphrase: --passphrase-file FILE.',
+      ...SHOP_USAGE,
+    ])
+  const db = await openDatabase(theShop(folder)).catch((error: unknown) => {
+    throw error instanceof UnknownHistory ? new BadInput([`${folder}: ${error.message}`]) : error
+  })
+  try {
+    const answer = await recoverOwner(db, { name, passphrase }, instantOf(new Date()))
+    if ('owners' in answer)
+      throw new BadInput([
+        answer.owners.length > 0
+          ? `no owner is called ${name}. Owners here: ${answer.owners.join(', ')}.`
+          : 'nobody is set up as owner here: whoever is at the machine is. Open the shop and set one up under Shop, Who signs in.',
+      ])
+    if (!answer.ok) throw new BadInput([await said(db, answer.message)])
+    return { ...answer.value, signedOutElsewhere: true }
+  } finally {
+    await db.destroy()
+  }
+}
+
 const COMMANDS: Readonly<Record<ShopCommand, (asked: Given) => Promise<object>>> = {
   backup,
   restore,
   journal,
+  owner,
 }
 
 /** Runs a command about the shop's folder: JSON on standard output, messages on standard error, 2 for bad input, 1 where a journal was altered. */

@@ -43,6 +43,11 @@ export class Shop {
     return new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')))
   }
 
+  /** The shop in a folder, such as one that came back from a backup. */
+  static of(folder: string): Shop {
+    return new Shop(folder)
+  }
+
   /** Fern Yard, set up, before its first car. */
   static empty(): Shop {
     const shop = new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')))
@@ -80,6 +85,11 @@ export class Shop {
       await new Promise((resolve) => setTimeout(resolve, KNOCK_MS))
     }
     throw new Error('the shop did not open')
+  }
+
+  /** Sets the clock of an open shop back to when it opened. */
+  againNow(): void {
+    if (this.openedAt) this.house?.setClock(this.openedAt)
   }
 
   /** Opens it again, served in another way. */

@@ -95,6 +95,7 @@ const DONE: Readonly<Record<string, string>> = {
   'staff.offer-pairing': 'showed a code for a new device',
   'staff.pair-device': 'made a device the shop’s',
   'staff.set-up': 'set up the owner',
+  'staff.recover': 'gave an owner a new passphrase, at the machine itself',
   'staff.sign-in': 'signed in',
   'staff.sign-out': 'signed out',
   'staff.take-pairing': 'took a new device in by its code',
