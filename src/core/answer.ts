@@ -20,6 +20,8 @@ export type RefusalCode =
   | 'stale'
   /** A rule of the trade or of the shop is against it. */
   | 'rule'
+  /** The disk of the shop's machine is full; nothing was changed. */
+  | 'no-room'
   /** The shop itself failed; nothing was changed. */
   | 'fault'
   /** The shop could not be asked; made on this side. */

@@ -1,4 +1,4 @@
-/** What is asked for where it is about the people behind a car: its customer, and who confirms what a trainee finished. */
+/** What is asked for where it is about the people behind a car: its customer, and who confirms what was done; and about the shop's machine. */
 export type PeopleAsk =
   | 'said-how'
   | 'erase-name'
@@ -10,3 +10,4 @@ export type PeopleAsk =
   | 'second-person'
   | 'only-themselves'
   | 'links-most'
+  | 'disk-full'

@@ -4,6 +4,7 @@ import { type Answer, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { type Duty, mayDo } from '@/core/staff'
 import type { Instant } from '@/core/time'
+import { isFull } from '../db/no-room'
 import { faultFacts, log } from '../log'
 import { askToPlan } from '../planning/plan-requests'
 import type { Caller } from './caller'
@@ -109,6 +110,7 @@ async function tryToDo<Schema extends z.ZodType, Value, Prepared>(
     return await doOnce(db, definition, read, caller, at)
   } catch (error) {
     log.error({ action: definition.name, ...faultFacts(error) })
+    if (isFull(error)) return refuse('no-room', ask('disk-full'))
     return refuse('fault', ask('nothing-changed'))
   }
 }

@@ -7,6 +7,7 @@ import type { Instant } from '@/core/time'
 import type { Caller } from '../action/caller'
 import { said } from '../action/in-words'
 import { perform } from '../action/perform'
+import { NoRoom } from '../db/no-room'
 import { MOST_BYTES, type PhotoError, photoAsk, storePhoto } from '../photos/photo-files'
 import { photoInput, takePhoto } from '../photos/take-photo'
 import { lastActAt } from '../work/acts-store'
@@ -66,6 +67,7 @@ export async function receivePhoto(
     if (!stored.ok) return { next, outcomes: [await refusal(photoAsk(stored.error))] }
     const input = { ...photo, ...stored.value }
     const answer = await perform(trx, takePhoto, { key: id, input }, { caller: { ...caller, device }, at })
+    if (!answer.ok && answer.code === 'no-room') throw new NoRoom()
     if (answer.ok) await noteHandedOn(trx, { id, by, at, jobId: photo.jobId }, caller)
     const outcome: QueueOutcome = answer.ok
       ? { id, number, taken: true, value: answer.value }

@@ -12,6 +12,7 @@ import type { Caller } from '../action/caller'
 import { said } from '../action/in-words'
 import { forgetStrayChanges, hashOf, writeEntry } from '../action/journal'
 import { perform } from '../action/perform'
+import { NoRoom } from '../db/no-room'
 import { lastActAt, writeAct } from '../work/acts-store'
 import { takeEntry } from '../work/at-the-car'
 import { noteHandedOn } from '../work/handed-on'
@@ -170,6 +171,7 @@ async function takeCall(
   const definition = queueable(action)
   if (!definition) return { kind: 'words', message: await said(trx, ask('not-from-a-tablet')) }
   const answer = await perform(trx, definition, { key, input }, { caller, at })
+  if (!answer.ok && answer.code === 'no-room') throw new NoRoom()
   if (!answer.ok) return { kind: 'words', message: answer.message }
   const { data: of } = ofAJob.safeParse(input)
   await noteHandedOn(trx, { id: key, by, at, jobId: of?.jobId }, caller)

@@ -13,6 +13,8 @@ export const PEOPLE_ASKS: Record<PeopleAsk, () => string> = {
     'A trainee finished a step of this car, and nobody has confirmed it yet. Look at it and confirm it under Today.',
   'confirmed-already': () => 'This was confirmed already, or the step is open again.',
   'links-most': () => 'Twenty of these addresses are open already. Close one that nobody needs any more.',
+  'disk-full': () =>
+    'The disk of the shop’s machine is full. Nothing was changed. Make room on it, then try again.',
   'only-themselves': () => 'Only who did it can say so, once; or a manager who knows.',
   'second-person': () => 'Somebody else has to look at it: not who did it, and no trainee.',
 }

@@ -1,4 +1,5 @@
 import { revalidatePath } from 'next/cache'
+import { orNoRoom } from '@/app/or-no-room'
 import { now } from '@/server/clock'
 import { writer } from '@/server/db/connection'
 import { log } from '@/server/log'
@@ -11,7 +12,9 @@ import { callerNow } from '@/server/staff/caller-now'
 const MOST_BYTES = 2_000_000
 
 /** Takes what was done at the cars, from a tablet’s queue; an empty batch tells the time. */
-export async function POST(request: Request) {
+export const POST = (request: Request) => orNoRoom(() => taken(request))
+
+async function taken(request: Request): Promise<Response> {
   if (!request.headers.get('content-type')?.startsWith('application/json'))
     return Response.json({ message: 'A tablet tells it as JSON.' }, { status: 415 })
   const body = await bodyOf(request, MOST_BYTES)
@@ -25,14 +28,14 @@ export async function POST(request: Request) {
     )
   }
   const began = performance.now()
-  const taken = await receiveBatch(await writer(), checked.data, now(), await callerNow())
-  const { length } = taken.outcomes
+  const told = await receiveBatch(await writer(), checked.data, now(), await callerNow())
+  const { length } = told.outcomes
   if (length > 0) {
     log.info({ queue: length, ms: Math.round(performance.now() - began) })
     wakePlanner()
     revalidatePath('/', 'layout')
   }
-  return Response.json({ ...taken, now: now() }, { headers: { 'cache-control': 'no-store' } })
+  return Response.json({ ...told, now: now() }, { headers: { 'cache-control': 'no-store' } })
 }
 
 function parsed(body: Buffer): unknown {

@@ -1,5 +1,6 @@
 import { revalidatePath } from 'next/cache'
 import type { z } from 'zod'
+import { orNoRoom } from '@/app/or-no-room'
 import { now } from '@/server/clock'
 import { writer } from '@/server/db/connection'
 import { MOST_BYTES } from '@/server/photos/photo-files'
@@ -22,7 +23,7 @@ export async function POST(request: Request) {
       { status: 503, headers: { 'retry-after': '5' } },
     )
   try {
-    return await taken(request, query.data)
+    return await orNoRoom(() => taken(request, query.data))
   } finally {
     leave()
   }
