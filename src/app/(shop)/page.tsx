@@ -33,7 +33,7 @@ import { whoIsHere } from '@/server/staff/who-is-here'
 import { awaitedOn, loadAway } from '@/server/work/away'
 import { loadHandedOn } from '@/server/work/handed-on'
 import { loadWaitingNotes } from '@/server/work/notes'
-import { bytesText } from '@/text/en/health'
+import { shortOfRoom } from '@/text/en/health'
 import { outdatedText } from '@/text/en/people'
 import { moment } from '@/text/formats'
 
@@ -42,9 +42,7 @@ async function houseNews(db: Knex, region: Region, at: Instant) {
   const space = await spaceLeft()
   const wrong = await wrongTries(db, at, TOLD_FROM)
   return [
-    ...(space.isShort
-      ? [{ words: `Only ${bytesText(region, space.freeBytes)} are left on the disk.`, href: '/shop/health' }]
-      : []),
+    ...(space.isShort ? [{ words: shortOfRoom(region, space.freeBytes), href: '/shop/health' }] : []),
     ...(wrong.length > 0
       ? [{ words: 'Somebody typed wrong passphrases or PINs in the last day.', href: '/shop/staff' }]
       : []),

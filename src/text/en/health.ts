@@ -14,6 +14,15 @@ export function bytesText(region: Region, bytes: number): string {
   return `${number(region, value, value < 10 ? 1 : 0)} ${UNITS[unit]}`
 }
 
+/** Less than this is as good as nothing, bytes. */
+const NOTHING = 1e6
+
+/** What the yard says of a disk on which room is short. */
+export const shortOfRoom = (region: Region, freeBytes: number): string =>
+  freeBytes < NOTHING
+    ? 'The disk is full: nothing more can be written down until there is room.'
+    : `Only ${bytesText(region, freeBytes)} are left on the disk.`
+
 const FAULT_WORDS: Record<string, (which: string) => string> = {
   action: (which) => `Something that was asked for could not be done (${which}).`,
   round: () => 'What the shop does by itself was broken off, and is tried again.',
