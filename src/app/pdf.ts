@@ -1,5 +1,5 @@
 import type { PAPERS } from '@/features/papers'
-import { ComputeThread } from '@/server/compute/thread'
+import { ComputeThread, ThreadEnded } from '@/server/compute/thread'
 import { KeptPapers, PressBusy } from './kept-papers'
 
 type Papers = typeof PAPERS
@@ -41,6 +41,11 @@ export async function pdfResponse<Name extends keyof Papers>(
       },
     })
   } catch (error) {
+    if (error instanceof ThreadEnded)
+      return new Response('This paper took longer than a minute and was broken off. Try again in a while.', {
+        status: 503,
+        headers: { 'retry-after': '60' },
+      })
     if (!(error instanceof PressBusy)) throw error
     return new Response('Many papers are being set just now. Try again in a moment.', {
       status: 503,

@@ -32,6 +32,8 @@ export type HistoryWords = {
   phase: Record<'before' | 'after', string>
   removed: (facts: { unit: string; limit: string }) => string
   noneKnown: string
+  /** How many stays before those that are told are in the file alone. */
+  earlier: (count: number) => string
   file: string
   foot: (shop: string, plate: string) => string
 }

@@ -76,3 +76,14 @@ test('a stay that fills more than a page goes on on the next one, and nothing of
   // A heading stays with what it heads.
   for (const page of all) expect(page).not.toMatch(/Headland\s*(Fern Yard.*)?$/)
 })
+
+test('of a very long life the latest stays are told, and how many more there are in the file', async () => {
+  const short = (at: number): HistoryStay => ({ ...stay, title: `Visit ${at}`, layers: [] })
+  const long = { ...history, stays: Array.from({ length: 1000 }, (_, at) => short(at)) }
+  const text = (await printed(await historyPdf(long, DUBLIN))).flat().map((each) => each.text)
+  const all = text.join(' ').replace(/\s+/g, ' ')
+  expect(all).toContain('940 earlier stays are in the file')
+  expect(all).toContain('Visit 940 ')
+  expect(all).toContain('Visit 999 ')
+  expect(all).not.toContain('Visit 939 ')
+})

@@ -75,8 +75,12 @@ function Pictures({ photographs, region }: Pick<HistoryStay, 'photographs'> & { 
   )
 }
 
+/** So many stays are told on paper, the latest; a sheet of hundreds of pages is read by nobody and takes minutes to set. */
+const STAYS_TOLD = 60
+
 function HistoryDocument({ history, region }: { history: VehicleHistory; region: Region }) {
   const { vehicle, stays, ledger, shop, writtenOn } = history
+  const told = stays.slice(-STAYS_TOLD)
   const taken = takenByPanel(ledger)
   const words = historyWords(region)
   return (
@@ -103,7 +107,10 @@ function HistoryDocument({ history, region }: { history: VehicleHistory; region:
             </View>
           </View>
           {stays.length === 0 ? <Text style={styles.h2}>{words.nothing}</Text> : null}
-          {stays.map((stay, at) => (
+          {stays.length > told.length ? (
+            <Text style={styles.soft}>{words.earlier(stays.length - told.length)}</Text>
+          ) : null}
+          {told.map((stay, at) => (
             <View key={at} style={{ marginTop: 4 }}>
               <Text style={styles.h2} minPresenceAhead={30}>
                 {shortDay(region, stay.day)}: {stay.kind === 'work' ? stay.title : words.stay[stay.kind]}

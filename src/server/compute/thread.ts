@@ -8,6 +8,14 @@ import { faultFacts, log } from '../log'
 const ENTRY = '.threads/compute-thread.mjs'
 
 type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => void }
+
+/** Thrown to who waited for a thread that ended before it had answered. */
+export class ThreadEnded extends Error {
+  constructor() {
+    super('the computing thread has ended')
+  }
+}
+
 /** A task by its name among those of the thread’s entry, with plain data. */
 export type Asked = { id: number; task: string; args: readonly unknown[] }
 export type Told = { id: number; value: unknown } | { id: number; error: string }
@@ -43,7 +51,7 @@ export class ComputeThread {
     worker.on('error', (error) => log.error({ thread: 'compute', ...faultFacts(error) }))
     worker.on('exit', () => {
       if (this.worker === worker) this.worker = undefined
-      for (const { reject } of this.waiting.values()) reject(new Error('the computing thread has ended'))
+      for (const { reject } of this.waiting.values()) reject(new ThreadEnded())
       this.waiting.clear()
     })
     return worker

@@ -43,6 +43,8 @@ export const historyInGerman: HistoryWords = {
   removed: ({ unit, limit }) =>
     `Bisher abgetragener Lack in ${unit}, von ${limit}, die ein Bauteil im Leben verlieren darf`,
   noneKnown: 'Keiner, von dem wir wissen.',
+  earlier: (count) =>
+    `${count === 1 ? 'Ein früherer Aufenthalt steht' : `${count} frühere Aufenthalte stehen`} in der Datei zu diesem Blatt.`,
   file: 'Dieselbe Lackgeschichte geht als Datei mit dem Auto; ein anderer Betrieb kann damit weiterarbeiten. Sie nennt weder Besitzer noch Nachrichten noch Beträge.',
   foot: (shop, plate) => `${shop}, Lackgeschichte von ${plate}`,
 }

@@ -37,6 +37,8 @@ export const historyInEnglish: HistoryWords = {
   phase: { before: 'before', after: 'after' },
   removed: ({ unit, limit }) => `Paint removed so far, ${unit}, of the ${limit} a panel can lose in its life`,
   noneKnown: 'None that we know of.',
+  earlier: (count) =>
+    `${count === 1 ? 'One earlier stay is' : `${count} earlier stays are`} in the file that goes with this sheet.`,
   file: 'The same history goes with the car as one file, from which another shop can go on. It names no owner, no message and no money.',
   foot: (shop, plate) => `${shop}, paint history of ${plate}`,
 }

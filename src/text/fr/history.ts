@@ -43,6 +43,8 @@ export const historyInFrench: HistoryWords = {
   removed: ({ unit, limit }) =>
     `Peinture enlevée jusqu’ici, en ${unit}, sur les ${limit} qu’un élément peut perdre au cours de sa vie`,
   noneKnown: 'Aucune à notre connaissance.',
+  earlier: (count) =>
+    `${count === 1 ? 'Un passage antérieur figure' : `${count} passages antérieurs figurent`} dans le fichier joint à cette fiche.`,
   file: 'Le même historique accompagne la voiture dans un fichier qu’un autre atelier peut reprendre. Il ne contient ni propriétaire, ni message, ni montant.',
   foot: (shop, plate) => `${shop}, historique de la peinture de ${plate}`,
 }
