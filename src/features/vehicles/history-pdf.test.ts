@@ -87,3 +87,13 @@ test('of a very long life the latest stays are told, and how many more there are
   expect(all).toContain('Visit 999 ')
   expect(all).not.toContain('Visit 939 ')
 })
+
+test('what was measured stands in one sentence', async () => {
+  const read = (phase: 'before' | 'after', values: number[]) => ({ panel: 'bonnet', phase, values })
+  const film = [read('before', [118, 120]), read('after', [116])]
+  const measuredStay = { ...stay, layers: [], film: film as unknown as HistoryStay['film'] }
+  const pages = await printed(await historyPdf({ ...history, stays: [measuredStay] }, DUBLIN))
+  expect(pages).toHaveLength(1)
+  const all = pages[0]!.map(({ text }) => text).join('')
+  expect(all).toContain('Paint depth, mean of 3 readings')
+})

@@ -25,16 +25,17 @@ function stayLines(region: Region, { film, gloss, work, layers, looks, photograp
   const words = historyWords(region)
   const round = (values: HistoryStay['film'], phase: 'before' | 'after') =>
     values.filter((each) => each.phase === phase).flatMap((each) => each.values)
-  const said = (what: string, write: (value: number) => string, values: HistoryStay['film']) => {
+  const said = (what: string, write: (value: number) => string, values: HistoryStay['film']): string[] => {
     const [before, after] = [round(values, 'before'), round(values, 'after')]
     const count = before.length + after.length
     if (count === 0) return []
-    return words.readings({
+    const sentence = words.readings({
       what,
       count,
       ...(before.length > 0 ? { before: write(mean(before)) } : {}),
       ...(after.length > 0 ? { after: write(mean(after)) } : {}),
     })
+    return [sentence]
   }
   const processes = [...new Set(work.map(({ process }) => process))]
   const waters = WATERS.flatMap((water) => {
