@@ -13,6 +13,6 @@ export type HandedOn = {
   isDenied: boolean
 }
 
-/** What is said of it: by themselves, or by somebody who knows and answers for the shop. */
-export const HANDED_ON_ANSWERS = ['me', 'not-me', 'vouched'] as const
+/** What is said of it: by themselves, or by a manager: who knows it, or has looked into what was denied. */
+export const HANDED_ON_ANSWERS = ['me', 'not-me', 'vouched', 'looked-into'] as const
 export type HandedOnAnswer = (typeof HANDED_ON_ANSWERS)[number]

@@ -70,7 +70,7 @@ export function HandedOnList({ waiting, people, region, now }: Props) {
               <Button
                 look="outline"
                 disabled={pending}
-                onClick={() => run(answerHandedOn, { ids, answer: 'vouched' })}
+                onClick={() => run(answerHandedOn, { ids, answer: isDenied ? 'looked-into' : 'vouched' })}
               >
                 {isDenied ? 'Looked into' : `I know it was ${nameOf(person)}`}
               </Button>

@@ -10,11 +10,7 @@ const ENTRY = '.threads/compute-thread.mjs'
 type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => void }
 
 /** Thrown to who waited for a thread that ended before it had answered. */
-export class ThreadEnded extends Error {
-  constructor() {
-    super('the computing thread has ended')
-  }
-}
+export class ThreadEnded extends Error {}
 
 /** A task by its name among those of the thread’s entry, with plain data. */
 export type Asked = { id: number; task: string; args: readonly unknown[] }

@@ -275,7 +275,7 @@ export type HandedOnRow = {
   account_id: string
   sent_by: string
   at: string
-  answer: 'me' | 'not-me' | 'vouched' | null
+  answer: 'me' | 'not-me' | 'vouched' | 'looked-into' | null
   answered_by: string | null
   answered_at: string | null
 }

@@ -41,10 +41,13 @@ export const answerHandedOn = defineAction({
       .whereIn('id', ids)
       .where((open) => open.whereNull('answer').orWhere({ answer: 'not-me' }))
       .select('id', 'person_id', 'answer')
-    const isTheirs = rows.every((row) => row.person_id === caller.person && row.answer === null)
     if (rows.length === 0) return refuse('gone', ask('confirmed-already'))
-    if (answer === 'vouched' ? !mayDo(caller.role, 'manage') : !isTheirs)
-      return refuse('rule', ask('only-themselves'))
+    const isOpen = rows.every((row) => (answer === 'looked-into') === (row.answer === 'not-me'))
+    const mayAnswer =
+      answer === 'me' || answer === 'not-me'
+        ? rows.every((row) => row.person_id === caller.person)
+        : mayDo(caller.role, 'manage')
+    if (!isOpen || !mayAnswer) return refuse('rule', ask('only-themselves'))
     await trx('handed_on')
       .whereIn(
         'id',

@@ -102,7 +102,9 @@ test('what one does on another’s sign-in waits for whoever did it, who says so
   expect((await answers(denied, 'not-me', Iven)).ok).toBe(true)
   expect(await waiting()).toMatchObject([{ ids: denied, isDenied: true }])
   expect((await answers(denied, 'me', Iven)).ok).toBe(false)
-  expect((await answers(denied, 'vouched', manager)).ok).toBe(true)
+  expect((await answers(denied, 'vouched', manager)).ok).toBe(false)
+  expect((await answers(denied, 'looked-into', Merle)).ok).toBe(false)
+  expect((await answers(denied, 'looked-into', manager)).ok).toBe(true)
   expect(await waiting()).toEqual([])
 })
 

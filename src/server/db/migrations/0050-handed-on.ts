@@ -14,7 +14,7 @@ export const handedOn: Migration = {
       account_id TEXT NOT NULL REFERENCES accounts (id),
       sent_by TEXT NOT NULL,
       at TEXT NOT NULL,
-      answer TEXT CHECK (answer IN ('me', 'not-me', 'vouched')),
+      answer TEXT CHECK (answer IN ('me', 'not-me', 'vouched', 'looked-into')),
       answered_by TEXT,
       answered_at TEXT,
       CHECK ((answer IS NULL) = (answered_at IS NULL))
