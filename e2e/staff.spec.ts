@@ -124,7 +124,7 @@ test('a technician signs in by PIN, sees the cars and no price, and nothing of t
   await expect(tablet).toHaveURL(/\/work$/)
 })
 
-test('no page of the floor holds a sum or a telephone number, shown or not', async () => {
+test('no page of the floor holds a sum or a telephone number, shown or not, nor a link to a page of the desk', async () => {
   await tablet.goto(`${shop.url}/work`)
   const cards = await tablet
     .getByRole('main')
@@ -141,6 +141,7 @@ test('no page of the floor holds a sum or a telephone number, shown or not', asy
   ]
   expect(pages.length).toBeGreaterThan(20)
   const told: string[] = []
+  const links = new Set<string>()
   for (const page of pages) {
     const answer = await tablet.request.get(`${shop.url}${page}`, { headers: { accept: 'text/html' } })
     expect(answer.status()).toBe(200)
@@ -149,8 +150,19 @@ test('no page of the floor holds a sum or a telephone number, shown or not', asy
       /"\w*(?:cents|price|wage)\w*":-?[1-9]\d*|"(?:phone|email)":"[^"]+"|€/gi,
     ))
       told.push(`${page}: ${found}`)
+    for (const [, link] of text.matchAll(/<a [^>]*href="(\/[^"#]*)/g))
+      if (!pages.includes(link!)) links.add(link!.replaceAll('&amp;', '&'))
   }
   expect(told).toEqual([])
+  const closed: string[] = []
+  for (const link of links) {
+    const { status } = await tablet.evaluate(
+      async (to) => ({ status: (await fetch(to, { headers: { accept: 'text/html' } })).status }),
+      link,
+    )
+    if (status !== 200) closed.push(`${status} ${link}`)
+  }
+  expect(closed).toEqual([])
 })
 
 test('what the technician did is in the journal under her name', async () => {

@@ -1,5 +1,8 @@
+'use client'
+
 import clsx from 'clsx'
 import type { ComponentProps } from 'react'
+import { useMayOpen } from './me'
 import { PatientLink } from './patient-link'
 
 type Look = 'solid' | 'outline' | 'quiet'
@@ -22,10 +25,13 @@ export function Button({
   return <button type={type} className={clsx(base, LOOK[look], className)} {...rest} />
 }
 
+/** The way to another page as a button; none for whoever may not open that. */
 export function ButtonLink({
   look = 'solid',
   className,
   ...rest
 }: ComponentProps<typeof PatientLink> & { look?: Look }) {
+  const mayOpen = useMayOpen()
+  if (!mayOpen(rest.href)) return null
   return <PatientLink className={clsx(base, 'no-underline', LOOK[look], className)} {...rest} />
 }

@@ -19,7 +19,7 @@ export function holdLinks(until: Promise<unknown>): void {
   until.then(done, done)
 }
 
-type Props = Omit<ComponentProps<typeof Link>, 'href'> & { href: string }
+type Props = ComponentProps<typeof Link>
 
 /** A link that lets a save finish before it is followed. */
 export function PatientLink({ href, ...rest }: Props) {

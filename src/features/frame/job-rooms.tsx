@@ -5,6 +5,7 @@ import { usePathname } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
 import type { JobId } from '@/core/ids'
 import type { JobKind, StepState, WayStep } from '@/core/job'
+import { useMayOpen } from '@/ui/me'
 import { PatientLink } from '@/ui/patient-link'
 import { roomsOf } from './rooms'
 
@@ -46,9 +47,11 @@ function useWay(jobId: JobId, path: string, first: Props['way']): Props['way'] {
 export function JobRooms({ jobId, kind, way: first }: Props) {
   const path = usePathname()
   const way = useWay(jobId, path, first)
+  const mayOpen = useMayOpen()
+  const rooms = roomsOf(kind).filter(({ room }) => mayOpen(`/jobs/${jobId}/${room}`))
   return (
     <nav aria-label="This job" className="flex flex-wrap">
-      {roomsOf(kind).map(({ room, label }) => {
+      {rooms.map(({ room, label }) => {
         const here = path.endsWith(`/${room}`)
         const state = (room !== 'visit' && way?.[room]) || 'to-come'
         const { sign, words, look } = MARK[state]

@@ -3,6 +3,7 @@
 import clsx from 'clsx'
 import { usePathname } from 'next/navigation'
 import type { VehicleId } from '@/core/ids'
+import { useMayOpen } from '@/ui/me'
 import { PatientLink } from '@/ui/patient-link'
 
 const ROOMS = [
@@ -15,9 +16,11 @@ const ROOMS = [
 /** The rooms of a vehicle: how it is looked after, what happened, its paint, whose it is. */
 export function VehicleRooms({ vehicleId }: { vehicleId: VehicleId }) {
   const path = usePathname()
+  const mayOpen = useMayOpen()
+  const rooms = ROOMS.filter(({ room }) => mayOpen(`/vehicles/${vehicleId}${room}`))
   return (
     <nav aria-label="This vehicle" className="mt-1 flex flex-wrap">
-      {ROOMS.map(({ room, label }) => {
+      {rooms.map(({ room, label }) => {
         const href = `/vehicles/${vehicleId}${room}`
         const here = path === href
         return (

@@ -17,7 +17,12 @@ import { useOffline } from './use-offline'
 /** Of the choice, not of the shop: whoever holds the tablet looks at all of them. */
 const EVERYBODY = toPersonId('everybody')
 
-type Props = { cars: DayCar[]; people: { id: PersonId; name: string }[]; region: Region; now: Instant }
+type Props = {
+  cars: DayCar[]
+  people: { id: PersonId; name: string; outside?: boolean }[]
+  region: Region
+  now: Instant
+}
 
 /** Today’s work for whoever holds the tablet, by car. */
 export function DayScreen({ cars, people, region, now }: Props) {
@@ -27,6 +32,9 @@ export function DayScreen({ cars, people, region, now }: Props) {
   const mine = cars
     .map((car) => ({ ...car, steps: car.steps.filter(isMine) }))
     .filter(({ steps }) => steps.length > 0)
+  // Who comes from outside has several trades and as many names; they are asked for where one of them is at work.
+  const isHereToday = ({ id, outside }: Props['people'][number]) =>
+    !outside || id === me || cars.some(({ steps }) => steps.some((step) => step.people.includes(id)))
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
   return (
     <div className="mx-auto max-w-3xl p-5">
@@ -36,7 +44,7 @@ export function DayScreen({ cars, people, region, now }: Props) {
         label="Whose work"
         options={[
           { value: EVERYBODY, name: 'Everybody' },
-          ...people.map(({ id, name }) => ({ value: id, name })),
+          ...people.filter(isHereToday).map(({ id, name }) => ({ value: id, name })),
         ]}
         value={me}
         onChange={setMe}

@@ -21,7 +21,8 @@ export default async function WorkDayPage() {
   const floor = await requestFloor()
   const { setup } = floor.shop
   const { role } = await whoIsHere()
-  const people = everyone(setup).map(({ id, name }) => ({ id, name }))
+  const crew = new Set(setup.people.map(({ id }) => id))
+  const people = everyone(setup).map(({ id, name }) => ({ id, name, outside: !crew.has(id) }))
   return (
     <>
       <Live since={since} />
