@@ -37,8 +37,8 @@ import { shortOfRoom } from '@/text/en/health'
 import { outdatedText } from '@/text/en/people'
 import { moment } from '@/text/formats'
 
-/** Wrong passphrases and PINs, and a disk that fills up: told to whoever decides who signs in. */
-async function houseNews(db: Knex, region: Region, at: Instant) {
+/** Wrong passphrases and PINs, and a disk that fills up: told to whoever answers for the shop that day. */
+async function machineNews(db: Knex, region: Region, at: Instant) {
   const space = await spaceLeft()
   const wrong = await wrongTries(db, at, TOLD_FROM)
   return [
@@ -84,10 +84,12 @@ export default async function YardPage() {
   const isMissed = !byHand && !isEmpty && isBackupMissed(latest?.at, floor.now)
   const { settingUp } = setup
   const { role } = await whoIsHere()
-  const news = [
-    ...(mayDo(role, 'house') ? await houseNews(db, setup.region, floor.now) : []),
-    ...(mayDo(role, 'manage') ? await outdatedNews(db, setup.region, floor.now) : []),
-  ]
+  const news = mayDo(role, 'manage')
+    ? [
+        ...(await machineNews(db, setup.region, floor.now)),
+        ...(await outdatedNews(db, setup.region, floor.now)),
+      ]
+    : []
   return (
     <>
       <Live since={since} />

@@ -62,6 +62,20 @@ function LetGo({
     return <p>Nothing has been kept for longer than the shop says below.</p>
   return (
     <>
+      {isProposed && (
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <Button
+            look="quiet"
+            disabled={pending}
+            onClick={() => run(leaveOutdated, null, () => router.refresh())}
+          >
+            Leave them this month
+          </Button>
+          <span className="text-sm text-ink-soft">
+            The yard asks about them until then, and again next month.
+          </span>
+        </div>
+      )}
       <ul>
         {messages > 0 && (
           <li className="flex flex-wrap items-center gap-4 border-b border-line py-1">
@@ -100,20 +114,6 @@ function LetGo({
           </li>
         ))}
       </ul>
-      {isProposed && (
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-          <Button
-            look="quiet"
-            disabled={pending}
-            onClick={() => run(leaveOutdated, null, () => router.refresh())}
-          >
-            Leave them this month
-          </Button>
-          <span className="text-sm text-ink-soft">
-            The yard asks about it until then, and again next month.
-          </span>
-        </div>
-      )}
       <Refused refusal={refusal} />
     </>
   )

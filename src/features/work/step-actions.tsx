@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useState } from 'react'
+import { type ReactNode, useEffect, useRef, useState } from 'react'
 import {
   CHECKLISTS,
   type CheckId,
@@ -21,6 +21,23 @@ import { type Card, type StepProps, sinceLastAct } from './use-card'
 // Only a layer asks for it.
 const CoatLogForm = later(() => import('./coat-log').then(({ CoatLogForm: form }) => form))
 
+/** The bar stays in sight wherever one is on the card; what it asks does not, and is brought there as soon as it stands. */
+function useInSight(asking: string | undefined) {
+  const ref = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const box = ref.current
+    if (!asking || !box) return undefined
+    const stands = new ResizeObserver(() => {
+      if (box.offsetHeight === 0) return
+      box.scrollIntoView({ block: 'nearest' })
+      stands.disconnect()
+    })
+    stands.observe(box)
+    return () => stands.disconnect()
+  }, [asking])
+  return ref
+}
+
 export function Actions({
   card,
   operation,
@@ -33,6 +50,7 @@ export function Actions({
   const { view, state, now } = card
   const [asking, setAsking] = useState<'pause' | 'coat' | 'begin' | 'done'>()
   const ready = useReady()
+  const asked = useInSight(asking)
   const progress = progressAt({ ...view.live, progress: state.progress }, operation, now)
   const rests = pausedNow(workOn(state, operation.id))
   const id = operation.id
@@ -74,7 +92,7 @@ export function Actions({
   return (
     // The bar stands in the step itself: nothing smaller holds it back from the lower edge.
     <>
-      <div className="mt-5 space-y-4 empty:hidden">
+      <div ref={asked} className="mt-5 scroll-mb-28 space-y-4 empty:hidden">
         {asking === 'pause' && (
           <ul aria-label="Why it is paused" className="flex flex-wrap gap-2">
             {PAUSE_REASONS.map((reason) => (

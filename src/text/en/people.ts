@@ -48,7 +48,7 @@ export function outdatedText(
     ...(photographs > 0 ? [counted(photographs, 'photograph', 'photographs')] : []),
     ...(customers.length > 0 ? [counted(customers.length, 'past customer', 'past customers')] : []),
   ]
-  return `Kept for as long as the shop keeps them: ${list(region, all)}. Delete them, or leave them for this month.`
+  return `Past the time the shop keeps them: ${list(region, all)}. Delete them, or leave them for this month.`
 }
 
 export const PHOTO_CHOICE_NAME: Record<PhotoChoice, string> = {
