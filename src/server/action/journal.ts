@@ -108,8 +108,8 @@ export const forgetStrayChanges = async (trx: Knex): Promise<void> => {
 export type Broken = { position: number; why: 'changed' | 'missing' }
 
 /**
- * Looks whether every entry is as it was written, with what stood before and after, and none is missing between two. What was cut off at the end leaves no trace in what is left:
- * the last seal of a backup tells that. Entries from before there were seals are passed over.
+ * Looks whether every entry is as it was written, with what stood before and after, and none is missing between two. What was cut off at the
+ * end leaves no trace in what is left: the last seal of a backup tells that. Entries from before there were seals are passed over.
  */
 export async function verifyJournal(
   db: Knex,

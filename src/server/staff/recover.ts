@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { type Answer, done, refuse } from '@/core/answer'
 import type { Instant } from '@/core/time'
-import { writeEntry } from '../action/journal'
+import { forgetStrayChanges, writeEntry } from '../action/journal'
 import { plain } from '../db/plain'
 import { hashedSecrets } from './accounts'
 import { endSessions } from './sessions'
@@ -25,6 +25,7 @@ export async function recoverOwner(
   if (fault) return refuse('input', fault)
   const hashes = await hashedSecrets({ passphrase })
   await db.transaction(async (trx) => {
+    await forgetStrayChanges(trx)
     await trx('accounts').where({ id: owner.id }).update(hashes)
     await endSessions(trx, { account_id: owner.id }, at)
     await writeEntry(trx, {
