@@ -14,17 +14,16 @@ const ROOT = path.resolve(import.meta.dirname, '..')
 let home: string
 let shop: Shop
 let again: Shop | undefined
+let env: Record<string, string>
 
 test.beforeEach(async () => {
   home = mkdtempSync(path.join(tmpdir(), 'fern-yard-fire-'))
   writeFileSync(path.join(home, 'secret'), 'five gulls on a wet roof\n')
-  shop = Shop.demo(NOW, {
-    past: true,
-    env: {
-      FERN_YARD_BACKUPS: path.join(home, 'kept'),
-      FERN_YARD_BACKUP_PASSPHRASE_FILE: path.join(home, 'secret'),
-    },
-  })
+  env = {
+    FERN_YARD_BACKUPS: path.join(home, 'kept'),
+    FERN_YARD_BACKUP_PASSPHRASE_FILE: path.join(home, 'secret'),
+  }
+  shop = Shop.demo(NOW, { past: true, env })
   await shop.open(NOW)
 })
 test.afterEach(async () => {
@@ -51,7 +50,7 @@ async function pagesOf(page: Page, { url }: Shop): Promise<string[]> {
       .evaluateAll((all) => all.map((link) => link.getAttribute('href') ?? ''))
     return [...new Set(links.flatMap((link) => link.match(to)?.[0] ?? []))]
   }
-  const cars = (await linked('/vehicles', /^\/vehicles\/[\w-]+/)).slice(0, 2)
+  const cars = (await linked('/vehicles', /^\/vehicles\/[\w-]+/)).slice(0, 1)
   const jobs = (await linked('/work', /^\/jobs\/[\w-]+/)).slice(0, 2)
   return [
     ...['/', '/work', '/schedule', '/vehicles', '/aftercare', '/aftercare?show=all', '/stock'],
@@ -106,9 +105,11 @@ test('a backup made by button, encrypted, is tried, restored elsewhere, and show
   await expect(page.getByText('is whole: it can be restored')).toBeVisible({ timeout: 60_000 })
   const file = path.join(home, 'kept', (await row.textContent())!.match(/fern-yard-\w+\.tar\.gz\.age/)![0])
 
-  await shop.open(NOW)
+  await page.goto(shop.url)
+  await expect(page.getByText(/Last backup: 10:2\d/)).toBeVisible()
   const pages = await pagesOf(page, shop)
-  expect(pages.length).toBeGreaterThan(25)
+  expect(pages.length).toBeGreaterThan(22)
+  for (const at of pages) await page.goto(`${shop.url}${at}`)
   const before = new Map<string, string>()
   for (const at of pages) before.set(at, await seen(page, shop, at))
   await shop.close()
@@ -117,7 +118,10 @@ test('a backup made by button, encrypted, is tried, restored elsewhere, and show
   const restored = yard('restore', file, '--data', scratch, '--passphrase-file', path.join(home, 'secret'))
   expect(restored.restored).toBe(scratch)
   expect(yard('journal', '--data', scratch).broken).toBeUndefined()
-  again = Shop.of(scratch)
+  again = Shop.of(scratch, env)
   await again.open(NOW)
-  for (const [at, stood] of before) expect(`${at}\n${await seen(page, again, at)}`).toBe(`${at}\n${stood}`)
+  const back = again
+  // Chances are rehearsed beside the pages, and stand there once they are known.
+  for (const [at, stood] of before)
+    await expect.poll(() => seen(page, back, at), { message: at, timeout: 60_000 }).toBe(stood)
 })

@@ -44,8 +44,8 @@ export class Shop {
   }
 
   /** The shop in a folder, such as one that came back from a backup. */
-  static of(folder: string): Shop {
-    return new Shop(folder)
+  static of(folder: string, env?: Readonly<Record<string, string>>): Shop {
+    return new Shop(folder, env)
   }
 
   /** Fern Yard, set up, before its first car. */

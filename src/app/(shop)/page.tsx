@@ -7,6 +7,7 @@ import { everyone, namesOf } from '@/core/shop'
 import { mayDo, TOLD_FROM } from '@/core/staff'
 import { dayIn, type Instant } from '@/core/time'
 import { BackupMissed } from '@/features/backup/backup-missed'
+import { LastBackup } from '@/features/backup/last-backup'
 import { Live } from '@/features/frame/live'
 import { HandedOnList } from '@/features/work/handed-on'
 import { PromisesAtRisk } from '@/features/yard/at-risk'
@@ -159,6 +160,9 @@ export default async function YardPage() {
             sensed: setup.devices.baySensors !== 'none',
           }}
         />
+      )}
+      {latest && !isMissed && mayDo(role, 'manage') && (
+        <LastBackup at={latest.at} region={setup.region} now={floor.now} />
       )}
     </>
   )
