@@ -1,7 +1,9 @@
 import { expect, test } from 'vitest'
 import { instantOrThrow, localDayOrThrow } from '@/core/time'
 import { listDue } from '../aftercare/due-list'
-import { listKnown } from '../vehicles/vehicle-store'
+import { loadFloor } from '../floor/floor'
+import { correctionsOf } from '../vehicles/corrections'
+import { findAllKnown, listKnown } from '../vehicles/vehicle-store'
 import { connect } from './connection'
 import { demoShop } from './demo-shop.fixture'
 import { readEach } from './read-each'
@@ -33,6 +35,9 @@ test('one car that cannot be read closes neither the visits nor the vehicles to 
   const listed = await listKnown(shop.db, '', 0, 10_000)
   expect(listed.unread).toEqual([broken.plate])
   expect(listed.known).toHaveLength(known.length - 1)
+  const { setup } = (await loadFloor(shop.db, NOW)).shop
+  expect((await correctionsOf(shop.db, setup, listed.known[0]!.vehicle)).length).toBeGreaterThan(5)
+  expect((await findAllKnown(shop.db, [broken.id, listed.known[0]!.vehicle.id])).size).toBe(1)
 })
 
 test('a fault of the database names the statement and not what was typed', async () => {

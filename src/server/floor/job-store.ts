@@ -8,6 +8,7 @@ import { type Instant, instantOrThrow, type LocalDay, localDayOrThrow } from '@/
 import { PURPOSES, type Vehicle } from '@/core/vehicle'
 import { minorDigits } from '@/text/formats'
 import { oneOf } from '../db/one-of'
+import { readEach } from '../db/read-each'
 import type { JobsRow } from '../db/tables'
 import { loadShop } from '../shop/shop-store'
 import { FIRST_SURVEY } from '../survey/survey-store'
@@ -57,22 +58,24 @@ function select(db: Knex) {
     .select('vehicles.*', 'customers.*', 'jobs.*', VEHICLE_COLUMNS)
 }
 
-/** Jobs that are still here or to come, and those that went home last: what a floor is made of. */
+/**
+ * Jobs that are still here or to come, and those that went home last: what a floor is made of. Throws where one that is here cannot be read: a
+ * plan without it would give its bay away.
+ */
 export async function listFloorJobs(db: Knex, goneShown: number): Promise<Job[]> {
-  const here = db('jobs').whereNull('handed_over_at').select('id')
-  const gone = db('jobs')
+  const here: JobRow[] = await select(db).whereNull('jobs.handed_over_at')
+  const gone = await db('jobs')
     .whereNotNull('handed_over_at')
     .orderBy('handed_over_at', 'desc')
     .limit(goneShown)
-    .select('id')
-  const ids = [...(await here), ...(await gone)].map(({ id }) => id)
-  return jobsByIds(db, ids)
+    .pluck('id')
+  return [...here.map(toJob), ...(await jobsByIds(db, gone))].toSorted((a, b) => a.number - b.number)
 }
 
-/** Jobs of these ids, by their numbers. */
+/** Past jobs of these ids, by their numbers, for what is learned of many: without those that cannot be read. */
 export async function jobsByIds(db: Knex, ids: readonly JobId[]): Promise<Job[]> {
   const rows: JobRow[] = await select(db).whereIn('jobs.id', ids).orderBy('jobs.number')
-  return rows.map(toJob)
+  return readEach(rows, toJob, ({ plate }) => plate).read
 }
 
 export async function findJob(db: Knex, id: JobId): Promise<Job | undefined> {

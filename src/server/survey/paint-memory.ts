@@ -104,7 +104,8 @@ async function memoryFor(db: Knex, job: Job, setup: Setup): Promise<KnownCar[]> 
   const surveys = await loadSurveys(db, [...agreements.keys()])
   const jobs = new Map((await jobsByIds(db, ids)).map((other) => [other.id, other]))
   return ids.flatMap((id) => {
-    const other = jobs.get(id)!
+    const other = jobs.get(id)
+    if (!other) return []
     const agreement = other.handedOverAt ? agreements.get(id) : undefined
     const film = agreement
       ? filmWitnesses(other, agreement, surveys.get(id)!, setup)

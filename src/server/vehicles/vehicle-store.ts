@@ -161,7 +161,7 @@ export async function findKnown(db: Knex, vehicleId: VehicleId): Promise<KnownVe
   return row ? toKnown(row) : undefined
 }
 
-/** Vehicles with their owners, by id; a long list is read in parts. */
+/** Vehicles with their owners, by id, without those that cannot be read; a long list is read in parts. */
 export async function findAllKnown(
   db: Knex,
   vehicleIds: readonly VehicleId[],
@@ -172,7 +172,8 @@ export async function findAllKnown(
       .join('customers', 'customers.id', 'vehicles.customer_id')
       .whereIn('vehicles.id', vehicleIds.slice(from, from + 500))
       .select('customers.*', 'vehicles.*', VEHICLE_COLUMNS)
-    for (const row of rows) found.set(row.vehicle_id, { customer: toCustomer(row), vehicle: toVehicle(row) })
+    const both = (row: VehicleRow) => ({ customer: toCustomer(row), vehicle: toVehicle(row) })
+    for (const each of readEach(rows, both, ({ plate }) => plate).read) found.set(each.vehicle.id, each)
   }
   return found
 }
