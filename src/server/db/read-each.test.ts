@@ -2,6 +2,7 @@ import { expect, test } from 'vitest'
 import { instantOrThrow, localDayOrThrow } from '@/core/time'
 import { listDue } from '../aftercare/due-list'
 import { loadFloor } from '../floor/floor'
+import { proposalsOf } from '../messages/proposed-messages'
 import { correctionsOf } from '../vehicles/corrections'
 import { findAllKnown, listKnown } from '../vehicles/vehicle-store'
 import { connect } from './connection'
@@ -35,6 +36,8 @@ test('one car that cannot be read closes neither the visits nor the vehicles to 
   const listed = await listKnown(shop.db, '', 0, 10_000)
   expect(listed.unread).toEqual([broken.plate])
   expect(listed.known).toHaveLength(known.length - 1)
+  const shopNow = (await loadFloor(shop.db, NOW)).shop
+  expect(await proposalsOf(shop.db, shopNow, NOW, new Set())).toEqual([])
   const { setup } = (await loadFloor(shop.db, NOW)).shop
   expect((await correctionsOf(shop.db, setup, listed.known[0]!.vehicle)).length).toBeGreaterThan(5)
   expect((await findAllKnown(shop.db, [broken.id, listed.known[0]!.vehicle.id])).size).toBe(1)

@@ -22,6 +22,7 @@ import { dayIn, type Instant, type LocalDay, plusMinutes } from '@/core/time'
 import { HELD_TEXT } from '@/text/en/messages'
 import { loadCares } from '../aftercare/care'
 import { toCareDates } from '../aftercare/care-dates'
+import { readEach } from '../db/read-each'
 import { findAllKnown } from '../vehicles/vehicle-store'
 import { knownKeys, queueMessage } from './message-store'
 
@@ -97,7 +98,12 @@ async function dueByCar(db: Knex, shop: Shop, now: Instant, today: LocalDay): Pr
         .limit(1)
         .select('id'),
     })
-  return rows.flatMap((row) => dueMessages(subjectOf(row, fresh.get(row.vehicle_id), today), today))
+  // The list of visits names those that cannot be read.
+  return readEach(
+    rows,
+    (row) => dueMessages(subjectOf(row, fresh.get(row.vehicle_id), today), today),
+    ({ vehicle_id }) => vehicle_id,
+  ).read.flat()
 }
 
 /** Word of a season that has begun, for every car whose coat still holds and of which it was neither said nor skipped. */
