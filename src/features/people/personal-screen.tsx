@@ -65,15 +65,13 @@ function LetGo({
       {isProposed && (
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
           <Button
-            look="quiet"
+            look="outline"
             disabled={pending}
             onClick={() => run(leaveOutdated, null, () => router.refresh())}
           >
             Leave them this month
           </Button>
-          <span className="text-sm text-ink-soft">
-            The yard asks about them until then, and again next month.
-          </span>
+          <span className="text-sm text-ink-soft">The yard asks about them once a month.</span>
         </div>
       )}
       <ul>
