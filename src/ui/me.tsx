@@ -2,9 +2,14 @@
 
 import { createContext, type ReactNode, useContext } from 'react'
 import type { PersonId } from '@/core/ids'
-import { type Duty, dutyOf, mayDo, type Role } from '@/core/staff'
+import { type Duty, isClosed, mayDo, type Role } from '@/core/staff'
 
-type Me = { person?: PersonId; role: Role }
+type Me = {
+  person?: PersonId
+  role: Role
+  /** The kinds of addresses that are closed to them. */
+  closed: readonly string[]
+}
 
 const MeContext = createContext<Me | undefined>(undefined)
 
@@ -26,6 +31,6 @@ export function useMayOpen(): (href: string) => boolean {
   const me = useContext(MeContext)
   return (href) => {
     const [path = ''] = href.split(/[?#]/)
-    return !me || path === '/' || !path.startsWith('/') || mayDo(me.role, dutyOf(path))
+    return !me || path === '/' || !isClosed(path, me.closed)
   }
 }

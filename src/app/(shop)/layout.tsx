@@ -3,7 +3,7 @@ import type { Metadata } from 'next'
 import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
 import { readIn } from '@/core/region'
-import { dutyOf, mayDo } from '@/core/staff'
+import { closedTo, dutyOf, mayDo } from '@/core/staff'
 import { dayIn } from '@/core/time'
 import { MainMenu } from '@/features/frame/main-menu'
 import { ROOMS } from '@/features/frame/rooms-of-shop'
@@ -72,7 +72,11 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <main id="main">
           <RegionProvider region={readIn(setup.region, 'en')} today={today}>
             <MethodsProvider methods={setup.methods.map(({ key, name }) => ({ key, name }))}>
-              <MeProvider role={here.role} {...(here.person ? { person: here.person } : {})}>
+              <MeProvider
+                role={here.role}
+                closed={closedTo(here.role)}
+                {...(here.person ? { person: here.person } : {})}
+              >
                 {children}
               </MeProvider>
             </MethodsProvider>

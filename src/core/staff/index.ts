@@ -1,5 +1,6 @@
+export { isClosed } from './closed'
 export { asSeenBy, type Eyes, eyesOf } from './eyes'
-export { dutyOf, isSignOfLife, PAGES, type PagePattern, patternOf } from './pages'
+export { closedTo, dutyOf, isSignOfLife, PAGES, type PagePattern, patternOf } from './pages'
 export { groupedCode, PAIRING_BYTES, PAIRING_MINUTES, pairingCodeOf, plainPairingCode } from './pairing'
 export type { Refused } from './refused'
 export { DUTIES, type Duty, mayDo, type Role, STAFF_ROLES, type StaffRole } from './roles'

@@ -1,4 +1,5 @@
-import type { Duty } from './roles'
+import { fits } from './closed'
+import { type Duty, mayDo, type Role } from './roles'
 
 /**
  * Every address of the app and who may ask for it; `:name` stands for one part, `*` for all that follow. What is not in this list is
@@ -112,14 +113,6 @@ const PATTERNS = (Object.keys(PAGES) as PagePattern[]).map((pattern) => ({
   parts: pattern.split('/'),
 }))
 
-function fits(parts: readonly string[], pattern: readonly string[]): boolean {
-  const rest = pattern.at(-1) === '*'
-  if (rest ? parts.length < pattern.length : parts.length !== pattern.length) return false
-  return pattern.every(
-    (part, at) => part === '*' || (part.startsWith(':') ? parts[at] !== '' : part === parts[at]),
-  )
-}
-
 /** The address in the list that a path belongs to; one that is written out before one that stands for several. */
 export function patternOf(path: string): PagePattern | undefined {
   const parts = path.split('/')
@@ -138,3 +131,7 @@ export function isSignOfLife(path: string): boolean {
   const pattern = patternOf(path)
   return pattern === undefined || !BY_ITSELF.includes(pattern)
 }
+
+/** The kinds of addresses that are closed to a role. */
+export const closedTo = (role: Role): PagePattern[] =>
+  PATTERNS.map(({ pattern }) => pattern).filter((pattern) => !mayDo(role, PAGES[pattern]))

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { instantOrThrow, plusMinutes } from '../time'
+import { isClosed } from './closed'
 import { asSeenBy, eyesOf } from './eyes'
-import { dutyOf, isSignOfLife, PAGES, patternOf } from './pages'
+import { closedTo, dutyOf, isSignOfLife, PAGES, patternOf } from './pages'
 import { DUTIES, mayDo, STAFF_ROLES } from './roles'
 import { passphraseFault, pinFault } from './secrets'
 import { sessionState } from './session'
@@ -158,4 +159,13 @@ describe('what somebody may see', () => {
     expect([seen.customer.phone, seen.budgetCents]).toEqual(['0555 214', 0])
     expect(eyesOf('stranger', { ...rules, floorReaches: true })).toEqual({ money: false, contact: false })
   })
+})
+
+test('what is closed to a screen is what the gate refuses, address by address', () => {
+  for (const role of STAFF_ROLES)
+    for (const pattern of Object.keys(PAGES)) {
+      const path = pattern.replaceAll(/:\w+|\*/g, 'any')
+      expect(isClosed(path, closedTo(role)), `${role} ${path}`).toBe(!mayDo(role, dutyOf(path)))
+    }
+  expect(closedTo('owner')).toEqual([])
 })

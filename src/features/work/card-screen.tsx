@@ -13,13 +13,14 @@ import type { Ended } from './just-done'
 import { NetState } from './net-state'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
-import { TookOver } from './took-over'
 import { type Card, useCard } from './use-card'
 import { useAtTheCar } from './use-me'
 import { useOffline } from './use-offline'
 
 // It is there as soon as the card stands; the first paint need not wait for it.
 const TimerStrip = later(() => import('./timer-strip').then(({ TimerStrip: strip }) => strip))
+// Only where somebody took the tablet over without a network.
+const TookOver = later(() => import('./took-over').then(({ TookOver: told }) => told))
 // Only while something dries.
 const HoldPanel = later(() => import('./hold-panel').then(({ HoldPanel: panel }) => panel))
 // Only when a step has just been ended.
@@ -78,7 +79,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
           />
           <NetState card={card} />
         </div>
-        <TookOver holder={holder} people={view.people} />
+        {(holder.tookOver || holder.was) && <TookOver holder={holder} people={view.people} />}
         <TimerStrip card={card} me={me} />
         {open.length > 1 && (
           <OpenSteps

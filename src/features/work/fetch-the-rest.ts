@@ -1,6 +1,9 @@
 /** Fetches the parts of the card that come when they are asked for, once it stands: a tablet that goes away has them. */
 export function fetchTheRest(): void {
   const parts = [
+    () => import('./sections'),
+    () => import('./ask-reason'),
+    () => import('./took-over'),
     () => import('./timer-strip'),
     () => import('./wash-lines'),
     () => import('./machine-recipes'),

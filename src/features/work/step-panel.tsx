@@ -15,12 +15,12 @@ import { later } from '@/ui/later'
 import { Link } from '@/ui/link'
 import type { Photos } from '../photos/use-photos'
 import { windowText } from '../window-text'
-import { Sections } from './sections'
 import { Actions } from './step-actions'
 import { Checklist, Presets } from './step-checklist'
 import type { Card, StepProps } from './use-card'
 
 // The way a wash is done is read once, by whoever washes.
+const Sections = later(() => import('./sections').then(({ Sections: sections }) => sections))
 const WashLines = later(() => import('./wash-lines').then(({ WashLines: lines }) => lines))
 // Only a coat has panels to apply and to level.
 const CoatPanels = later(() => import('./coat-panels').then(({ CoatPanels: coat }) => coat))
