@@ -2,7 +2,6 @@
 export function fetchTheRest(): void {
   const parts = [
     () => import('./sections'),
-    () => import('./ask-reason'),
     () => import('./took-over'),
     () => import('./timer-strip'),
     () => import('./wash-lines'),

@@ -15,10 +15,9 @@ import { isWheelsOn } from '@/core/offer/wheels-on'
 import { PAUSE_WORDS } from '@/text/en/pause'
 import { Button } from '@/ui/button'
 import { later } from '@/ui/later'
+import { AskReason } from './ask-reason'
 import { type Card, type StepProps, sinceLastAct } from './use-card'
 
-// Only where something speaks against it.
-const AskReason = later(() => import('./ask-reason').then(({ AskReason: asked }) => asked))
 // Only a layer asks for it.
 const CoatLogForm = later(() => import('./coat-log').then(({ CoatLogForm: form }) => form))
 
