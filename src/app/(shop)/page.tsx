@@ -79,6 +79,7 @@ export default async function YardPage() {
   )
   const refused = await loadRefusedViews(db, floor, (at) => moment(setup.region, at, floor.now))
   const names = namesOf(setup)
+  const people = everyone(setup).map(({ id, name }) => ({ id, name }))
   const isEmpty = floor.jobs.length === 0
   const { into, byHand } = backupPlaces()
   const [latest] = byHand ? [] : await listBackups(into)
@@ -101,13 +102,13 @@ export default async function YardPage() {
         <RefusedEntries refused={refused} region={setup.region} now={floor.now} />
         <HandedOnList
           waiting={(await loadHandedOn(db, floor)).filter(({ isDenied }) => isDenied)}
-          people={everyone(setup).map(({ id, name }) => ({ id, name }))}
+          people={people}
           region={setup.region}
           now={floor.now}
         />
         <CarNotes
           notes={await loadWaitingNotes(db, floor)}
-          people={everyone(setup).map(({ id, name }) => ({ id, name }))}
+          people={people}
           region={setup.region}
           now={floor.now}
           office

@@ -76,7 +76,7 @@ function Pictures({ photographs, region }: Pick<HistoryStay, 'photographs'> & { 
   )
 }
 
-/** So many stays are told on paper, the latest; a sheet of hundreds of pages is read by nobody and takes minutes to set. */
+/** So many stays are told on paper, the latest (mem); a sheet of hundreds of pages is read by nobody and takes minutes to set. */
 const STAYS_TOLD = 60
 
 function HistoryDocument({ history, region }: { history: VehicleHistory; region: Region }) {

@@ -42,6 +42,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
   const usual = first?.away ? undefined : planned
   const holder = useAtTheCar(usual ?? view.people[0]!.id, shopCard.net)
   const { me, change: setMe } = holder
+  const takenBy = view.people.find(({ id }) => id === (holder.tookOver ?? holder.was))
   // Where several steps are open, each tablet shows the one of whoever holds it.
   const open = openNow(live, now)
   const next = open.length > 1 ? goesOnWith(live, now, me) : first
@@ -79,7 +80,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
           />
           <NetState card={card} />
         </div>
-        {(holder.tookOver || holder.was) && <TookOver holder={holder} people={view.people} />}
+        {takenBy && <TookOver name={takenBy.name} isBack={!holder.tookOver} />}
         <TimerStrip card={card} me={me} />
         {open.length > 1 && (
           <OpenSteps

@@ -33,7 +33,14 @@ export async function makeLink(
   return token
 }
 
-/** So many addresses of one thing open at a time, and no more: which of them somebody still has is not to be told from a list without an end. */
+/** Those that open something at `now`: neither run out nor taken back. */
+const open = (db: Knex, table: LinkTable, now: Instant) =>
+  links(db, table).whereNull('revoked_at').where('expires_at', '>', now)
+
+/**
+ * So many addresses of one thing are open at a time (mem), and no more: which of them somebody still has is not to be told from a list without an
+ * end.
+ */
 const MOST_OPEN = 20
 
 /** Whether one more may be made. */
@@ -43,8 +50,7 @@ export async function mayMakeLink(
   opens: Readonly<Record<string, string>>,
   now: Instant,
 ): Promise<boolean> {
-  const open = await links(db, table).where(opens).whereNull('revoked_at').where('expires_at', '>', now)
-  return open.length < MOST_OPEN
+  return (await open(db, table, now).where(opens)).length < MOST_OPEN
 }
 
 /** The links to one thing, the latest first. */
@@ -68,8 +74,5 @@ export async function revokeLink(db: Knex, table: LinkTable, hash: string, at: I
 
 /** The row a token opens at `now`, as a query to go on with: none where it is unknown, has run out or was taken back. */
 export function opened(db: Knex, table: LinkTable, token: string, now: Instant): Knex.QueryBuilder {
-  return links(db, table)
-    .where({ token_hash: hashOf(token) })
-    .whereNull('revoked_at')
-    .where('expires_at', '>', now)
+  return open(db, table, now).where({ token_hash: hashOf(token) })
 }

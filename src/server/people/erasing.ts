@@ -3,9 +3,8 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aCustomer } from '@/core/inputs'
 import { PHOTO_CHOICES } from '@/core/people'
-import { dayIn } from '@/core/time'
 import { defineWrite } from '../action/perform'
-import { loadShop } from '../shop/shop-store'
+import { todayHere } from '../shop/today'
 import { blurPlates, eraseCustomer, isExpected } from './erase'
 import { dropPhotographs } from './retention'
 
@@ -41,7 +40,7 @@ export const droppingPhotographs = defineWrite({
   who: 'manage',
   input: z.null(),
   write: async ({ trx, at }) => {
-    const today = dayIn((await loadShop(trx)).setup.region.timezone, at)
+    const today = await todayHere(trx, at)
     return done({ pictures: await dropPhotographs(trx, today, at) })
   },
 })

@@ -5,9 +5,8 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aVehicle } from '@/core/inputs'
 import { RETENTION_KINDS, RETENTION_MONTHS } from '@/core/people'
-import { dayIn } from '@/core/time'
 import { defineAction } from '../action/define'
-import { loadShop } from '../shop/shop-store'
+import { todayHere } from '../shop/today'
 import { removePictures } from './erase'
 import { droppingPhotographs, erasing } from './erasing'
 import { dropMessages, leaveThisMonth } from './retention'
@@ -46,8 +45,7 @@ export const letGoOfMessages = defineAction({
   name: 'customers.drop-messages',
   who: 'manage',
   input: z.null(),
-  write: async ({ trx, at }) =>
-    done({ count: await dropMessages(trx, dayIn((await loadShop(trx)).setup.region.timezone, at)) }),
+  write: async ({ trx, at }) => done({ count: await dropMessages(trx, await todayHere(trx, at)) }),
 })
 
 /** Leaves alone, until next month, what was kept for its time. */
@@ -56,7 +54,7 @@ export const leaveOutdated = defineAction({
   who: 'manage',
   input: z.null(),
   write: async ({ trx, at, caller }) => {
-    await leaveThisMonth(trx, dayIn((await loadShop(trx)).setup.region.timezone, at), caller.name ?? '', at)
+    await leaveThisMonth(trx, await todayHere(trx, at), caller.name ?? '', at)
     return done()
   },
 })

@@ -11,6 +11,7 @@ import { dayIn } from '@/core/time'
 import { minorDigits } from '@/text/formats'
 import { defineAction } from '../action/define'
 import { loadShop } from '../shop/shop-store'
+import { todayHere } from '../shop/today'
 import { orderCame } from './orders'
 import {
   addBottle,
@@ -85,7 +86,7 @@ export const throwBottle = defineAction({
   who: 'floor',
   input: z.strictObject({ id: aBottle }),
   write: async ({ trx, at }, { id: bottle }) => {
-    await markGone(trx, bottle, dayIn((await loadShop(trx)).setup.region.timezone, at))
+    await markGone(trx, bottle, await todayHere(trx, at))
     return done()
   },
 })

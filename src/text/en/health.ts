@@ -14,7 +14,7 @@ export function bytesText(region: Region, bytes: number): string {
   return `${number(region, value, value < 10 ? 1 : 0)} ${UNITS[unit]}`
 }
 
-/** Less than this is as good as nothing, bytes. */
+/** Less than this is as good as nothing, bytes (mem). */
 const NOTHING = 1e6
 
 /** What the yard says of a disk on which room is short. */
