@@ -18,6 +18,7 @@ export default defineConfig({
     alias: { '@demo': path.join(import.meta.dirname, 'demo'), '@': path.join(import.meta.dirname, 'src') },
   },
   test: {
+    globalSetup: ['src/helpers.setup.ts'],
     setupFiles: ['src/draws.setup.ts'],
     include: ['{src,cli,demo}/**/*.test.ts'],
     testTimeout: 120_000,

@@ -1,10 +1,11 @@
 import type { PAPERS } from '@/features/papers'
-import { ComputeThread, ThreadEnded } from '@/server/compute/thread'
+import { type Beside, BrokenOff } from '@/server/compute/beside'
+import { computeThread } from '@/server/compute/thread'
 import { KeptPapers, PressBusy } from './kept-papers'
 
 type Papers = typeof PAPERS
 
-const shared = globalThis as unknown as { fernYardPress?: ComputeThread; fernYardPapers?: KeptPapers }
+const shared = globalThis as unknown as { fernYardPress?: Beside; fernYardPapers?: KeptPapers }
 
 /** A paper is broken off after so long, ms: one of a car's whole life takes some ten seconds. */
 const PATIENCE_MS = 60_000
@@ -15,7 +16,7 @@ async function pdf<Name extends keyof Papers>(
   ...paper: Parameters<Papers[Name]>
 ): Promise<Uint8Array<ArrayBuffer>> {
   shared.fernYardPapers ??= new KeptPapers()
-  shared.fernYardPress ??= new ComputeThread({ patienceMs: PATIENCE_MS })
+  shared.fernYardPress ??= computeThread({ patienceMs: PATIENCE_MS })
   const press = shared.fernYardPress
   return shared.fernYardPapers.of(
     name,
@@ -41,7 +42,7 @@ export async function pdfResponse<Name extends keyof Papers>(
       },
     })
   } catch (error) {
-    if (error instanceof ThreadEnded)
+    if (error instanceof BrokenOff)
       return new Response('This paper took longer than a minute and was broken off. Try again in a while.', {
         status: 503,
         headers: { 'retry-after': '60' },

@@ -4,7 +4,7 @@ import type { Knex } from 'knex'
 import { type CustomerId, toVehicleId } from '@/core/ids'
 import type { PhotoChoice } from '@/core/people'
 import type { Instant } from '@/core/time'
-import { blurredPhoto, filesOf, type StoredFile } from '../photos/photo-files'
+import { coveredPhoto, filesOf, type StoredFile } from '../photos/photo-files'
 import { dropPhotos, withoutPhoto } from '../photos/photo-store'
 import { type Reached, type ReachedRow, reachedBy } from './reached'
 
@@ -93,7 +93,7 @@ export async function blurPlates(db: Knex, customer: CustomerId): Promise<Blurre
   const blurred = new Map<string, StoredFile>()
   for (const { row } of (await reachedBy(db, customer)).get('photos') ?? []) {
     if (!SHOWS_PLATE.test(String(row.place))) continue
-    const file = await blurredPhoto(String(row.hash))
+    const file = await coveredPhoto(String(row.hash))
     if (file) blurred.set(String(row.id), file)
   }
   return blurred

@@ -1,8 +1,9 @@
-import { ComputeThread } from '../compute/thread'
+import type { Beside } from '../compute/beside'
+import { computeThread } from '../compute/thread'
 import { faultFacts, log } from '../log'
 
 const shared = globalThis as unknown as {
-  fernYardPlanner?: { thread: ComputeThread; busy: boolean; again: boolean }
+  fernYardPlanner?: { thread: Beside; busy: boolean; again: boolean }
 }
 
 /**
@@ -10,7 +11,7 @@ const shared = globalThis as unknown as {
  * crash left open is taken up at the next call.
  */
 export function wakePlanner(): void {
-  shared.fernYardPlanner ??= { thread: new ComputeThread(), busy: false, again: false }
+  shared.fernYardPlanner ??= { thread: computeThread(), busy: false, again: false }
   const planner = shared.fernYardPlanner
   if (planner.busy) {
     planner.again = true

@@ -7,7 +7,7 @@ const MOST_PIXELS = 4_000_000
 
 /**
  * A logo as it is kept, drawn anew from what was sent: nothing of the file that came is kept but its picture.
- * Refuses what is no picture, is broken, or would fill the memory.
+ * Refuses what is no picture, is broken, or would fill the memory. Only ever called in the process for pictures.
  */
 export async function drawnAnew(sent: string): Promise<Result<Logo, 'no-picture'>> {
   const bytes = Buffer.from(sent, 'base64')

@@ -6,11 +6,12 @@ import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { POLISHING_SCHOOLS } from '@/core/offer'
 import { SHARING, SURE_MARKS, UNAGREED } from '@/core/planning'
+import { refused } from '@/core/result'
 import { identitySchema, inspectorSchema, washSetupInput } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
 import { NO_PICTURE } from '@/text/en/logo'
 import { defineAction } from '../action/define'
-import { drawnAnew } from './logo'
+import { inDarkroom } from '../pictures/darkroom'
 import { CHANGED_MEANWHILE, loadShop, saveIdentity, saveLogo, saveSchoolsAndWash } from './shop-store'
 
 /** Keeps how the shop judges and washes. */
@@ -53,8 +54,9 @@ export const keepLogo = defineAction({
   name: 'shop.keep-logo',
   who: 'manage',
   input: z.strictObject({ version, picture: z.string().max(1_000_000, ask('logo-too-large')) }),
-  write: async ({ trx }, { version: readAt, picture }) => {
-    const logo = picture ? await drawnAnew(picture) : undefined
+  prepare: async (_, { picture }) =>
+    picture ? ((await inDarkroom('logo', picture)) ?? refused('no-picture')) : undefined,
+  write: async ({ trx }, { version: readAt }, logo) => {
     if (logo && !logo.ok) return refuse('input', NO_PICTURE, 'picture')
     if (!(await saveLogo(trx, readAt, logo?.value))) return refuse('stale', CHANGED_MEANWHILE)
     return done({ version: readAt + 1 })
