@@ -12,18 +12,29 @@ import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
+import { type NamedPlated, Plates, type Said } from './plates'
 
 /** Forgetting a customer: what goes, what stays and why, and their name once more. */
-export function EraseDialog({ customerId, name }: { customerId: CustomerId; name: string }) {
+export function EraseDialog({
+  customerId,
+  name,
+  pictures,
+}: {
+  customerId: CustomerId
+  name: string
+  pictures: readonly NamedPlated[]
+}) {
   const router = useRouter()
   const [open, setOpen] = useState(false)
   const [typed, setTyped] = useState('')
   const [photos, setPhotos] = useState<PhotoChoice>('blur')
+  const [said, setSaid] = useState<Said>(new Map())
   const [plates, setPlates] = useState(false)
   const { run, pending, refusal, errorAt, clear } = useAction()
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    run(erase, { customerId, name: typed, photos, plates }, () => {
+    const marked = [...said].map(([photoId, plate]) => ({ photoId, plate }))
+    run(erase, { customerId, name: typed, photos, plates, marked }, () => {
       setOpen(false)
       router.push('/vehicles')
     })
@@ -55,6 +66,13 @@ export function EraseDialog({ customerId, name }: { customerId: CustomerId; name
               value={photos}
               onChange={setPhotos}
             />
+            {photos === 'blur' && (
+              <Plates
+                photos={pictures}
+                said={said}
+                onSay={(photoId, plate) => setSaid((before) => new Map(before).set(photoId, plate))}
+              />
+            )}
             <label className="flex min-h-11 items-center gap-3">
               <input
                 type="checkbox"

@@ -1,7 +1,7 @@
 'use client'
 
 import { Dialog } from 'radix-ui'
-import { type KeyboardEvent, type PointerEvent, useState } from 'react'
+import { useState } from 'react'
 import type { Mark, Photo, Shown } from '@/core/photo'
 import { keepMarks } from '@/server/photos/photo-actions'
 import { markName } from '@/text/marks'
@@ -11,6 +11,7 @@ import { useRegion } from '@/ui/region'
 import { act } from '@/ui/use-action'
 import { Camera } from './camera'
 import { Compare } from './compare'
+import { clamp, DragSurface, type Point } from './drag-surface'
 import { MarkedPhoto } from './marked-photo'
 import type { Photos } from './use-photos'
 import { WhatItShows } from './what-it-shows'
@@ -147,9 +148,6 @@ export function PhotoViewer({ album, photo, placeName, readOnly, marks: found, o
   )
 }
 
-type Point = { x: number; y: number }
-const clamp = (share: number) => Math.min(1, Math.max(0, share))
-
 /** The smallest mark that is meant as one, in shares of the width; less is a touch. */
 const LEAST = 0.015
 
@@ -161,14 +159,7 @@ function markFrom(tool: Tool, from: Point, to: Point, ratio: number): Mark | und
     : { kind: 'arrow', fromX: from.x, fromY: from.y, toX: to.x, toY: to.y }
 }
 
-const MOVE: Record<string, [number, number]> = {
-  ArrowLeft: [-0.02, 0],
-  ArrowRight: [0.02, 0],
-  ArrowUp: [0, -0.02],
-  ArrowDown: [0, 0.02],
-}
-
-function moved(mark: Mark, [dx, dy]: [number, number]): Mark {
+function moved(mark: Mark, [dx, dy]: readonly [number, number]): Mark {
   if (mark.kind === 'circle') return { ...mark, x: clamp(mark.x + dx), y: clamp(mark.y + dy) }
   return {
     ...mark,
@@ -193,40 +184,19 @@ function DrawOn({
   readOnly: boolean
   onChange: (marks: readonly Mark[]) => void
 }) {
-  const [from, setFrom] = useState<Point>()
   const [draft, setDraft] = useState<Mark>()
-  const ratio = photo.height / photo.width
-  const pointOf = (event: PointerEvent<HTMLElement>): Point => {
-    const box = event.currentTarget.getBoundingClientRect()
-    return {
-      x: clamp((event.clientX - box.left) / box.width),
-      y: clamp((event.clientY - box.top) / box.height),
-    }
-  }
-  const onKeyDown = (event: KeyboardEvent) => {
-    const step = MOVE[event.key]
-    const last = marks.at(-1)
-    if (!step || !last || readOnly) return
-    event.preventDefault()
-    onChange([...marks.slice(0, -1), moved(last, step)])
-  }
   return (
-    <div
-      tabIndex={readOnly ? -1 : 0}
-      aria-label={`Photograph with ${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}; the arrows move the last one`}
-      role="application"
-      className="mx-auto w-fit touch-none"
-      onKeyDown={onKeyDown}
-      onPointerDown={(event) => {
-        if (readOnly) return
-        event.currentTarget.setPointerCapture(event.pointerId)
-        setFrom(pointOf(event))
-      }}
-      onPointerMove={(event) => from && setDraft(markFrom(tool, from, pointOf(event), ratio))}
-      onPointerUp={() => {
+    <DragSurface
+      label={`Photograph with ${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}; the arrows move the last one`}
+      readOnly={readOnly}
+      onDrag={(from, to) => setDraft(markFrom(tool, from, to, photo.height / photo.width))}
+      onDrop={() => {
         if (draft) onChange([...marks, draft])
-        setFrom(undefined)
         setDraft(undefined)
+      }}
+      onArrow={(by) => {
+        const last = marks.at(-1)
+        if (last) onChange([...marks.slice(0, -1), moved(last, by)])
       }}
     >
       <MarkedPhoto
@@ -235,6 +205,6 @@ function DrawOn({
         className="max-h-[72dvh] max-w-full"
         marks={draft ? [...marks, draft] : marks}
       />
-    </div>
+    </DragSurface>
   )
 }

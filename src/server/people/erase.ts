@@ -4,8 +4,8 @@ import type { Knex } from 'knex'
 import { type CustomerId, toVehicleId } from '@/core/ids'
 import type { PhotoChoice } from '@/core/people'
 import type { Instant } from '@/core/time'
-import { coveredPhoto, filesOf, type StoredFile } from '../photos/photo-files'
-import { dropPhotos, withoutPhoto } from '../photos/photo-store'
+import { filesOf } from '../photos/photo-files'
+import { type Blurred, changePhotos } from './plates'
 import { type Reached, type ReachedRow, reachedBy } from './reached'
 
 /**
@@ -81,44 +81,6 @@ async function emptyJournal(trx: Knex, reached: Reached, customer: CustomerId): 
     .whereIn('position', positions)
     .update({ input: null, answer: JSON.stringify({ ok: true, value: null }) })
   return positions
-}
-
-/** Pictures on which a plate may be seen: of the ends of the car, and of all of it. */
-const SHOWS_PLATE = /front|rear|bonnet|boot|tailgate|bumper|whole|round/
-
-export type Blurred = ReadonlyMap<string, StoredFile>
-
-/** Blurred copies of the photographs on which a plate may be seen, by the ids of the photographs: made before anything is written. */
-export async function blurPlates(db: Knex, customer: CustomerId): Promise<Blurred> {
-  const blurred = new Map<string, StoredFile>()
-  for (const { row } of (await reachedBy(db, customer)).get('photos') ?? []) {
-    if (!SHOWS_PLATE.test(String(row.place))) continue
-    const file = await coveredPhoto(String(row.hash))
-    if (file) blurred.set(String(row.id), file)
-  }
-  return blurred
-}
-
-async function changePhotos(
-  trx: Knex,
-  reached: Reached,
-  { photos, blurred }: { photos: PhotoChoice; blurred: Blurred },
-  at: Instant,
-): Promise<string[]> {
-  const rows = (reached.get('photos') ?? []).map(({ row }) => ({
-    id: String(row.id),
-    hash: String(row.hash),
-  }))
-  if (photos === 'keep') return []
-  if (photos === 'remove')
-    return dropPhotos(
-      trx,
-      rows.map(({ id }) => id),
-      at,
-    )
-  for (const [id, file] of blurred) await trx('photos').where({ id }).update(file)
-  const were = rows.filter(({ id }) => blurred.has(id)).map(({ hash }) => hash)
-  return withoutPhoto(trx, [...new Set(were)])
 }
 
 /** Whether one of their cars is here or booked: it would lose whom to call. */

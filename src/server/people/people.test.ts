@@ -86,7 +86,14 @@ async function whereSaid(word: string): Promise<string[]> {
 }
 
 const erased = (who: { id: CustomerId; name: string }, more: object = {}) =>
-  does('customers.erase', { customerId: who.id, name: who.name, photos: 'keep', plates: false, ...more })
+  does('customers.erase', {
+    customerId: who.id,
+    name: who.name,
+    photos: 'keep',
+    plates: false,
+    marked: [],
+    ...more,
+  })
 
 describe('what hangs on a customer', () => {
   test('is found whatever table it is in', async () => {

@@ -106,6 +106,7 @@ export const peopleDeeds = (): Deed[] => [
     name: 'Odhran Spare',
     photos: 'keep',
     plates: false,
+    marked: [],
   }),
   action('retention', 'customers.keep-retention', { messages: 24, photographs: 48, customers: 60 }),
   action('left-alone', 'customers.leave-outdated', null),

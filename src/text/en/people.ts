@@ -51,8 +51,14 @@ export function outdatedText(
   return `Past the time the shop keeps them: ${list(region, all)}. Delete them, or leave them for this month.`
 }
 
+export const PLATE_NAME = {
+  anywhere: 'All of it',
+  box: 'The box only',
+  none: 'Nothing: no plate shows',
+} as const
+
 export const PHOTO_CHOICE_NAME: Record<PhotoChoice, string> = {
   keep: 'Keep them',
-  blur: 'Blur where a plate may be seen',
+  blur: 'Blur the plates',
   remove: 'Remove them all',
 }

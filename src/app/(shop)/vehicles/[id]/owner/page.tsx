@@ -14,9 +14,11 @@ import { listOwnerLinks } from '@/server/links/owner-links'
 import { loadTemplates, messagesOfVehicle } from '@/server/messages/message-store'
 import { consentsOf } from '@/server/people/consents'
 import { noteLook } from '@/server/people/looked'
+import { platedPhotos } from '@/server/people/plates'
 import { loadShop } from '@/server/shop/shop-store'
 import { whoIsHere } from '@/server/staff/who-is-here'
 import { consentText } from '@/text/en/people'
+import { platedName } from '@/text/en/plated'
 import { shortDay } from '@/text/formats'
 
 export default async function OwnerRoom({ params }: { params: Promise<{ id: string }> }) {
@@ -27,6 +29,7 @@ export default async function OwnerRoom({ params }: { params: Promise<{ id: stri
   const shop = await loadShop(db)
   const at = now()
   const { customer, vehicle } = known
+  const { region } = shop.setup
   const protection = await loadProtection(db, shop, vehicle, at)
   const templateOf = await loadTemplates(db)
   const consents = await consentsOf(db, customer.id)
@@ -49,18 +52,27 @@ export default async function OwnerRoom({ params }: { params: Promise<{ id: stri
         {...(repair
           ? {
               repair: {
-                day: dayIn(shop.setup.region.timezone, repair.arriveAt),
+                day: dayIn(region.timezone, repair.arriveAt),
                 onGuarantee: repair.onGuarantee,
               },
             }
           : {})}
         links={await listOwnerLinks(db, vehicle.id)}
         consents={consents.map(
-          (said) =>
-            `${shortDay(shop.setup.region, dayIn(shop.setup.region.timezone, said.at))}: ${consentText(said)}`,
+          (said) => `${shortDay(region, dayIn(region.timezone, said.at))}: ${consentText(said)}`,
         )}
-        personal={mayDo(role, 'manage') && <PersonalData customer={customer} />}
-        region={shop.setup.region}
+        personal={
+          mayDo(role, 'manage') && (
+            <PersonalData
+              customer={customer}
+              pictures={(await platedPhotos(db, customer.id)).map((photo) => ({
+                ...photo,
+                name: platedName(region, photo),
+              }))}
+            />
+          )
+        }
+        region={region}
         now={at}
       />
     </>
