@@ -54,23 +54,15 @@ export function Plates({
   const plate = said.get(photo.id) ?? photo.plate
   const likely = photos.filter((each) => each.plate !== 'none').length
   return (
-    <section className="space-y-2 border-y border-line py-3" aria-label="Plates on photographs">
+    <section className="space-y-2" aria-label="Plates on photographs">
       <p className="text-[15px]">
         {likely === 0
           ? 'On none of their photographs is a plate to be expected. Look through them if you are not sure.'
           : `A plate may be seen on ${likely} of ${photos.length}. Draw a box round it; until you do, all of the picture is blurred.`}
       </p>
-      <div className="flex flex-wrap items-center gap-2">
-        <p className="grow font-head font-semibold" aria-live="polite">
-          {at + 1} of {photos.length}: {photo.name}
-        </p>
-        <Button look="outline" disabled={at === 0} onClick={() => setAt(at - 1)}>
-          Previous
-        </Button>
-        <Button look="outline" disabled={at === photos.length - 1} onClick={() => setAt(at + 1)}>
-          Next
-        </Button>
-      </div>
+      <p className="font-head font-semibold" aria-live="polite">
+        {at + 1} of {photos.length}: {photo.name}
+      </p>
       <DragSurface
         label="Photograph; the arrows move the box, with Shift they change its size"
         onDrag={(from, to) => {
@@ -84,7 +76,7 @@ export function Plates({
         }}
       >
         <span
-          className="relative block max-h-[38dvh] max-w-full overflow-hidden"
+          className="relative block max-h-[40dvh] max-w-full overflow-hidden"
           style={{ aspectRatio: `${photo.width} / ${photo.height}` }}
         >
           {/* biome-ignore lint/performance/noImgElement: the picture is already of the right size and never leaves the shop. */}
@@ -105,23 +97,26 @@ export function Plates({
         value={howOf(plate)}
         onChange={(how) => onSay(photo.id, how === 'box' ? IN_THE_MIDDLE : how)}
       />
+      {photos.length > 1 && (
+        <div className="flex gap-3">
+          <Button look="outline" disabled={at === 0} onClick={() => setAt(at - 1)}>
+            Previous
+          </Button>
+          <Button look="outline" disabled={at === photos.length - 1} onClick={() => setAt(at + 1)}>
+            Next
+          </Button>
+        </div>
+      )}
     </section>
   )
 }
 
+/** What will be blurred; a whole picture only as far as the plate on it can still be found. */
 function Blurred({ plate }: { plate: Plate }) {
   if (plate === 'none') return null
-  const { x, y, width, height } = plate === 'anywhere' ? { x: 0, y: 0, width: 1, height: 1 } : plate
-  return (
-    <span
-      aria-hidden="true"
-      className="pointer-events-none absolute border-2 border-dashed border-copper backdrop-blur-lg"
-      style={{
-        left: `${x * 100}%`,
-        top: `${y * 100}%`,
-        width: `${width * 100}%`,
-        height: `${height * 100}%`,
-      }}
-    />
-  )
+  const look = 'pointer-events-none absolute border-2 border-dashed border-copper'
+  if (plate === 'anywhere') return <span aria-hidden="true" className={`${look} inset-0 backdrop-blur-xs`} />
+  const at = { left: plate.x, top: plate.y, width: plate.width, height: plate.height }
+  const style = Object.fromEntries(Object.entries(at).map(([side, share]) => [side, `${share * 100}%`]))
+  return <span aria-hidden="true" className={`${look} backdrop-blur-lg`} style={style} />
 }

@@ -11,8 +11,8 @@ import { type Reached, reachedBy } from './reached'
 
 /** The photographs of somebody who is erased: kept, gone, or with their plates made unreadable. */
 
-/** Pictures on which a plate may be seen: of the ends of the car, and of all of it. */
-const SHOWS_PLATE = /front|rear|bonnet|boot|tailgate|bumper|whole|round/
+/** Pictures on which a plate may be seen: of the ends of the car, and of all of it; a door is between the wheels. */
+const SHOWS_PLATE = /^(front|rear)-(?!door)|bonnet|boot|tailgate|bumper|lamp|grille|whole|round/
 const mayShow = (place: string) => SHOWS_PLATE.test(place)
 
 /** A photograph on which somebody may say where the plate is. */
