@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import sharp from 'sharp'
 import { answerUpToWish, next, openIntake, takeItIn } from './intake'
 import { Shop } from './shop'
 import { expectMoment, typeMoment } from './type-moment'
@@ -337,4 +338,34 @@ test('a payment whose answer is lost stands on the page once, by itself, and can
   await expect(balance).toBeVisible()
   await shop.open(NOW)
   await expect(balance).toContainText('paid €0.00')
+})
+
+test('a photograph of a good camera is kept whole; one that is too large is refused, and nothing waits behind it', async ({
+  page,
+}) => {
+  const noise = (side: number) =>
+    sharp({
+      create: {
+        width: side,
+        height: side,
+        channels: 3,
+        background: '#888',
+        noise: { type: 'gaussian', mean: 128, sigma: 50 },
+      },
+    })
+      .jpeg({ quality: 95 })
+      .toBuffer()
+  const large = await noise(3600)
+  expect(large.length).toBeGreaterThan(11_000_000)
+  await openJob(page, 'IM 5012', 'walk')
+  await page.getByLabel(/^Tailgate:/).click()
+  const send = (name: string, buffer: Buffer) =>
+    page.locator('input[type=file]').first().setInputFiles({ name, mimeType: 'image/jpeg', buffer })
+  await expect(page.getByText('2 photos')).toBeVisible()
+  await send('camera.jpg', large)
+  await expect(page.getByText('3 photos')).toBeVisible({ timeout: 20_000 })
+  await send('huge.jpg', Buffer.alloc(33 * 1024 * 1024, 7))
+  await expect(page.getByText(/larger than 30 MB/).first()).toBeVisible({ timeout: 20_000 })
+  await send('after.jpg', await noise(200))
+  await expect(page.getByText('4 photos')).toBeVisible()
 })

@@ -1,6 +1,7 @@
 'use client'
 
 import { useSyncExternalStore } from 'react'
+import { MOST_PHOTO_BYTES } from '@/core/photo/most-bytes'
 import type { QueueReply } from '@/core/queue'
 import { freshKey } from '@/ui/fresh-key'
 import { DeviceQueue } from './device-queue'
@@ -66,7 +67,14 @@ function surroundings(): Surroundings {
         ...(samePlaceAs ? { samePlaceAs } : {}),
         ...(by ? { by } : {}),
       })
-      return told(await fetch(`/api/queue/photo?${query}`, { method: 'POST', body: picture ?? '' }))
+      // One that is too large is told of without its picture: the shop refuses it in its turn, and nothing waits behind it.
+      const post = (isTooLarge: boolean) =>
+        fetch(`/api/queue/photo?${query}${isTooLarge ? '&tooLarge=1' : ''}`, {
+          method: 'POST',
+          body: isTooLarge || !picture ? '' : picture,
+        })
+      const answer = await post((picture?.size ?? 0) > MOST_PHOTO_BYTES)
+      return told(answer.status === 413 ? await post(true) : answer)
     },
     clocks: () => ({ wall: Date.now(), mono: performance.now(), session: SESSION }),
     newId: freshKey,

@@ -6,6 +6,7 @@ import sharp from 'sharp'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { toCustomerId, toJobId, toVehicleId } from '@/core/ids'
 import { emptyIntake, type Intake } from '@/core/intake/intake'
+import { MOST_PHOTO_BYTES } from '@/core/photo/most-bytes'
 import { countedReadings, readWitnesses } from '@/core/survey'
 import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
 import { CLEAN } from '@/core/wash'
@@ -13,7 +14,7 @@ import { asked } from '@/text/en/asks'
 import { DUBLIN } from '@/text/region.fixture'
 import { findJob, handOver, takeIn, visitsOf } from '../floor/job-store'
 import { agreedCut, removalsOf } from '../handover/hand-over'
-import { MOST_BYTES, photoAsk, readPhoto, storePhoto } from '../photos/photo-files'
+import { photoAsk, readPhoto, storePhoto } from '../photos/photo-files'
 import { addPhoto, listPhotos, setRemoved, writeMarks, writeShown } from '../photos/photo-store'
 import { signedVersions, signOff } from '../survey/sign-off-store'
 import { loadSurvey } from '../survey/survey-store'
@@ -220,7 +221,7 @@ describe('photographs', () => {
       await words(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')),
     ).toContain('no photograph')
     expect(await words(whole.subarray(0, whole.length / 2))).toContain('damaged')
-    expect(await words(Buffer.alloc(MOST_BYTES + 1))).toContain('larger than 30 MB')
+    expect(await words(Buffer.alloc(MOST_PHOTO_BYTES + 1))).toContain('larger than 30 MB')
     const bomb = await picture(12_000, 12_000).png({ compressionLevel: 9 }).toBuffer()
     expect(bomb.length).toBeLessThan(2_000_000)
     expect(await words(bomb)).toContain('million pixels')

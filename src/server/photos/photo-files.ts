@@ -2,6 +2,7 @@ import { createHash, randomUUID } from 'node:crypto'
 import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises'
 import path from 'node:path'
 import { ask } from '@/core/asks'
+import { MOST_PHOTO_BYTES } from '@/core/photo/most-bytes'
 import type { Box } from '@/core/photo/plate'
 import { ok, type Result, refused } from '@/core/result'
 import { dataFolder } from '../db/data-folder'
@@ -13,8 +14,6 @@ import type { Picture, PictureError } from '../pictures/decode'
  * and written again before it is kept.
  */
 
-/** bytes; photographs of a telephone come to a few megabytes (mem). */
-export const MOST_BYTES = 30 * 1024 * 1024
 export type PhotoError =
   | { code: 'photo-empty' }
   | { code: 'photo-too-large'; mostBytes: number }
@@ -22,7 +21,7 @@ export type PhotoError =
 
 const PHOTO_ERROR: Record<Exclude<PhotoError['code'], 'photo-too-many-pixels'>, string> = {
   'photo-empty': ask('photo-empty'),
-  'photo-too-large': ask('photo-too-large', { megabytes: MOST_BYTES / 1024 / 1024 }),
+  'photo-too-large': ask('photo-too-large', { megabytes: MOST_PHOTO_BYTES / 1024 / 1024 }),
   'photo-not-a-picture': ask('photo-unread'),
   'photo-broken': ask('photo-damaged'),
 }
@@ -61,7 +60,8 @@ async function writeWhole(file: string, data: Uint8Array): Promise<void> {
 /** Keeps one picture. Refuses what is no picture, broken, or too much, in that order of cheapness. */
 export async function storePhoto(bytes: Buffer): Promise<Result<StoredFile, PhotoError>> {
   if (bytes.length === 0) return refused({ code: 'photo-empty' })
-  if (bytes.length > MOST_BYTES) return refused({ code: 'photo-too-large', mostBytes: MOST_BYTES })
+  if (bytes.length > MOST_PHOTO_BYTES)
+    return refused({ code: 'photo-too-large', mostBytes: MOST_PHOTO_BYTES })
   const picture = await inDarkroom('photo', bytes)
   if (!picture) return refused({ code: 'photo-broken' })
   return picture.ok ? ok(await keepPicture(picture.value)) : picture

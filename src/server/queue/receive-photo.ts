@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { toPersonId } from '@/core/ids'
+import { MOST_PHOTO_BYTES } from '@/core/photo/most-bytes'
 import type { QueueEntry, QueueOutcome, Why } from '@/core/queue'
 import { refused } from '@/core/result'
 import type { Instant } from '@/core/time'
@@ -8,7 +9,7 @@ import type { Caller } from '../action/caller'
 import { said } from '../action/in-words'
 import { perform } from '../action/perform'
 import { NoRoom } from '../db/no-room'
-import { MOST_BYTES, type PhotoError, photoAsk, storePhoto } from '../photos/photo-files'
+import { type PhotoError, photoAsk, storePhoto } from '../photos/photo-files'
 import { photoInput, takePhoto } from '../photos/take-photo'
 import { lastActAt } from '../work/acts-store'
 import { noteHandedOn } from '../work/handed-on'
@@ -22,6 +23,8 @@ export const photoQuery = photoInput.extend({
   number: z.coerce.number().int().min(1),
   ago: z.coerce.number().min(0),
   name: z.string().max(200),
+  /** Its picture was too large to be sent along. */
+  tooLarge: z.literal('1').optional(),
   by: z.string().min(1).max(80).transform(toPersonId).optional(),
 })
 type PhotoQuery = z.infer<typeof photoQuery>
@@ -37,15 +40,16 @@ export async function receivePhoto(
   now: Instant,
   caller: Caller,
 ): Promise<Taken> {
-  const { device, id, number, ago, name, by, ...photo } = sent
+  const { device, id, number, ago, name, by, tooLarge, ...photo } = sent
   const expected = await nextNumber(db, device)
   if (number > expected) return { next: expected, outcomes: [] }
   const told = await alreadyTold(db, sent)
   if (told) return { next: expected, outcomes: [told] }
   const at = timeOf(ago, now, await lastActAt(db, device))
-  const stored = bytes
-    ? await storePhoto(bytes)
-    : refused<PhotoError>({ code: 'photo-too-large', mostBytes: MOST_BYTES })
+  const stored =
+    bytes && !tooLarge
+      ? await storePhoto(bytes)
+      : refused<PhotoError>({ code: 'photo-too-large', mostBytes: MOST_PHOTO_BYTES })
   return db.transaction(async (trx) => {
     const refusal = async (message: string): Promise<QueueOutcome> => {
       const why: Why = { kind: 'words', message: await said(trx, message) }

@@ -1,9 +1,9 @@
 import { revalidatePath } from 'next/cache'
 import type { z } from 'zod'
 import { orNoRoom } from '@/app/or-no-room'
+import { MOST_PHOTO_BYTES } from '@/core/photo/most-bytes'
 import { now } from '@/server/clock'
 import { writer } from '@/server/db/connection'
-import { MOST_BYTES } from '@/server/photos/photo-files'
 import { bodyOf } from '@/server/queue/body'
 import { Places } from '@/server/queue/places'
 import { photoQuery, receivePhoto } from '@/server/queue/receive-photo'
@@ -31,7 +31,7 @@ export async function POST(request: Request) {
 
 async function taken(request: Request, query: z.infer<typeof photoQuery>): Promise<Response> {
   // A picture that is too large is refused in its turn, so that nothing waits behind it.
-  const bytes = await bodyOf(request, MOST_BYTES)
+  const bytes = await bodyOf(request, MOST_PHOTO_BYTES)
   const outcome = await receivePhoto(await writer(), query, bytes, now(), await callerNow())
   revalidatePath('/', 'layout')
   return Response.json({ ...outcome, now: now() }, { headers: { 'cache-control': 'no-store' } })
