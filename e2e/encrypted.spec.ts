@@ -4,6 +4,7 @@ import { networkInterfaces } from 'node:os'
 import { type Browser, chromium, expect, type Page, test } from '@playwright/test'
 import { authorityFile, certificateFor, reachedAs } from '../scripts/authority.mjs'
 import { browserPath } from '../scripts/browser.mjs'
+import { setUpOwner, signInAsOwner } from './owner'
 import { Shop } from './shop'
 
 /**
@@ -12,7 +13,6 @@ import { Shop } from './shop'
  */
 
 const NOW = '2027-01-13T10:20:00Z'
-const PASSPHRASE = 'candle regatta ferry harbour'
 
 test.describe.configure({ mode: 'serial' })
 
@@ -64,12 +64,7 @@ async function press(page: Page, name: string, pin: string) {
 }
 
 test('until an owner is set up no other machine is let in; then the shop is served to its network', async () => {
-  await desk.goto(`${shop.url}/shop/staff`)
-  await desk.getByLabel('Your name').fill('Rowan')
-  await desk.getByLabel('Passphrase').fill(PASSPHRASE)
-  await desk.getByLabel('The same again').fill(PASSPHRASE)
-  await desk.getByRole('button', { name: 'From now on, everybody signs in' }).click()
-  await expect(desk.getByRole('heading', { name: 'Signed in now' })).toBeVisible()
+  await setUpOwner(desk, shop.url)
   await desk.goto(`${shop.url}/shop/tablets`)
   await expect(desk.getByText('Only this machine reaches the shop now')).toBeVisible()
 
@@ -77,9 +72,7 @@ test('until an owner is set up no other machine is let in; then the shop is serv
   url = shop.url.replace('127.0.0.1', outside)
   await desk.goto(`${url.replace('https', 'http')}/shop/staff`)
   await expect(desk).toHaveURL(`${url}/sign-in?to=%2Fshop%2Fstaff`)
-  await desk.getByLabel('Name').fill('Rowan')
-  await desk.getByLabel('Passphrase').fill(PASSPHRASE)
-  await desk.getByRole('button', { name: 'Sign in' }).click()
+  await signInAsOwner(desk)
   for (const [name, pin] of [
     ['Merle', '4711'],
     ['Oran', '5820'],

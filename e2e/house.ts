@@ -62,7 +62,8 @@ export class House {
     const answer = await fetch(this.url.replace(/^https/, 'http'), { redirect: 'manual' }).catch(
       () => undefined,
     )
-    return answer !== undefined && answer.status < 400
+    // Whoever is asked to sign in has reached it.
+    return answer !== undefined && answer.status <= 401
   }
 
   get isOpen(): boolean {

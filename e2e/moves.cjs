@@ -9,7 +9,7 @@ async function move(data) {
   const [desk, press, planner, db] = KEPT.map((name) => globalThis[name])
   for (const name of KEPT) delete globalThis[name]
   process.env.FERN_YARD_DATA = data
-  await Promise.all([desk, press, planner?.thread].map((thread) => thread?.worker?.terminate()))
+  await Promise.all([desk, press, planner?.thread].map((thread) => thread?.helper?.end()))
   const left = await Promise.resolve(db).catch(() => undefined)
   await Promise.all([left?.writer.destroy(), left?.reader.destroy()])
 }

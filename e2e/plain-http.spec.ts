@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import { browserPath } from '../scripts/browser.mjs'
+import { setUpOwner, signInAsOwner } from './owner'
 import { Shop } from './shop'
 
 /** A tablet that reaches the shop over plain http under a name of the shop's network: no locks, no kept pages. */
@@ -23,12 +24,23 @@ test.use({
 
 let shop: Shop
 let url: string
-test.beforeAll(async () => {
+test.beforeAll(async ({ browser }) => {
   shop = Shop.demo(NOW)
   await shop.open(NOW)
   url = shop.url.replace('127.0.0.1', NAME)
+  const desk = await browser.newPage()
+  await desk.goto(url)
+  await expect(desk.getByText('Nobody can sign in to this shop yet')).toBeVisible()
+  await setUpOwner(desk, shop.url)
+  await desk.close()
 })
 test.afterAll(() => shop.remove())
+
+async function signIn(page: Page): Promise<void> {
+  await page.goto(`${url}/work`)
+  await signInAsOwner(page)
+  await expect(page).toHaveURL(`${url}/work`)
+}
 
 const cardPaths = (page: Page) =>
   page
@@ -39,7 +51,7 @@ const cardPaths = (page: Page) =>
 test('today and every card work, and what is missing is said once', async ({ page }) => {
   const faults: Error[] = []
   page.on('pageerror', (fault) => faults.push(fault))
-  await page.goto(`${url}/work`)
+  await signIn(page)
   expect(await page.evaluate(() => 'serviceWorker' in navigator || 'locks' in navigator)).toBe(false)
   const note = page.getByRole('complementary', { name: 'Without a network' })
   await expect(note).toContainText('no other card can be opened until the network is back')
@@ -62,11 +74,13 @@ test('two tabs of one tablet: nineteen taps are nineteen with the shop, in eithe
   page,
   context,
 }) => {
-  await page.goto(`${url}/work`)
+  await signIn(page)
   const href = await page.getByRole('link', { name: /IM 903/ }).getAttribute('href')
-  const entries = async () =>
-    (await (await context.request.get(`${shop.url}/api${href!.replace(/work$/, 'card')}`)).json()).entries
-      .length
+  const entries = () =>
+    page.evaluate(
+      async (at) => ((await (await fetch(at)).json()) as { entries: unknown[] }).entries.length,
+      `/api${href!.replace(/work$/, 'card')}`,
+    )
   const before = await entries()
   const tabs = [page, await context.newPage()]
   for (const tab of tabs) await tab.goto(url + href)

@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { expect, test } from '@playwright/test'
 import { certificateFor } from '../scripts/authority.mjs'
+import { setUpOwner } from './owner'
 import { Shop } from './shop'
 
 /** The example of a proxy as it ships, run by nginx itself where the machine has it: which door leads where. */
@@ -19,7 +20,7 @@ let shop: Shop
 let folder: string
 let port: number
 let nginx: ReturnType<typeof spawn> | undefined
-test.beforeAll(async () => {
+test.beforeAll(async ({ browser }) => {
   folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-proxy-'))
   port = await new Promise<number>((resolve) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
@@ -27,14 +28,19 @@ test.beforeAll(async () => {
       probe.close(() => resolve(typeof at === 'object' && at ? at.port : 0))
     })
   })
-  shop = Shop.demo(NOW, {
-    env: {
+  shop = Shop.demo(NOW, { env: { FERN_YARD_NAMES: 'yard.example' } })
+  await shop.open(NOW)
+  const desk = await browser.newPage()
+  await setUpOwner(desk, shop.url)
+  await desk.close()
+  await shop.serveTo(
+    {
       FERN_YARD_PROXY: '127.0.0.1',
       FERN_YARD_NAMES: 'yard.example',
       FERN_YARD_PUBLIC_URL: `https://cars.example:${port}`,
     },
-  })
-  await shop.open(NOW)
+    NOW,
+  )
   await certificateFor(folder, { names: ['localhost', 'cars.example', 'yard.example'], addresses: [] })
   const example = readFileSync(path.resolve(import.meta.dirname, '../docs/examples/proxy.conf'), 'utf8')
     .replace('listen 443', `listen 127.0.0.1:${port}`)
@@ -80,7 +86,8 @@ const status = (host: string, at: string, headers: Record<string, string> = {}, 
   })
 
 test('the shop’s own name leads into the shop, the owners’ name to their pages alone, any other nowhere', async () => {
-  expect(await status('yard.example', '/work')).toBe(200)
+  expect(await status('yard.example', '/sign-in')).toBe(200)
+  expect(await status('yard.example', '/work')).toBe(401)
   for (const at of ['/', '/vehicles', '/O/x', '/o/../vehicles', '/sign-in', '/api/revision'])
     expect(await status('cars.example', at), at).toBe(404)
   expect(await status('evil.example', '/work')).toBe(421)

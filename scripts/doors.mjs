@@ -7,7 +7,15 @@ import { createServer as createDoor } from 'node:net'
 const HANDSHAKE = 0x16
 
 /** Whatever else a proxy may say of a request is not believed, whoever sends it. */
-const HEARSAY = ['forwarded', 'x-forwarded-host', 'x-forwarded-port', 'x-forwarded-proto', 'x-forwarded-for']
+const HEARSAY = [
+  'forwarded',
+  'via',
+  'x-forwarded-for',
+  'x-forwarded-host',
+  'x-forwarded-port',
+  'x-forwarded-proto',
+  'x-real-ip',
+]
 
 const plainAddress = (address = '') => address.replace(/^::ffff:(?=\d+\.)/, '')
 
@@ -15,8 +23,8 @@ const plainAddress = (address = '') => address.replace(/^::ffff:(?=\d+\.)/, '')
 export const proxiesOf = (text = '') => new Set(text.split(/[\s,]+/).filter((address) => address !== ''))
 
 /**
- * Sets what the app may believe of where a request comes from: its address, and whether it came over https. Of a proxy that the shop has
- * named, the last address it adds and how it was reached itself; of anybody else, what the socket says.
+ * Sets what the app may believe of where a request comes from: its address, whether it came over https, and whether somebody passed it on. Of a
+ * proxy that the shop has named, the last address it adds and how it was reached itself; of anybody else, what the socket says.
  */
 export function tellWhence(request, proxies) {
   const { headers, socket } = request
@@ -24,7 +32,10 @@ export function tellWhence(request, proxies) {
   const isProxy = proxies.has(peer)
   const client = isProxy ? headers['x-forwarded-for']?.split(',').at(-1)?.trim() : undefined
   const isSecure = socket.encrypted === true || (isProxy && headers['x-forwarded-proto'] === 'https')
+  const isPassedOn = isProxy || HEARSAY.some((name) => name in headers)
   for (const name of HEARSAY) delete headers[name]
+  delete headers['x-fern-passed-on']
+  if (isPassedOn) headers['x-fern-passed-on'] = '1'
   headers['x-forwarded-proto'] = isSecure ? 'https' : 'http'
   headers['x-fern-peer'] = client || peer
 }

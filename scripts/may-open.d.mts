@@ -2,6 +2,8 @@ export function isLoopback(host: string): boolean
 export function mayNotOpen(asked: {
   folder: string
   host: string
+  /** The proxies that are believed, as they are set. */
+  proxies?: string | undefined
   steps: readonly string[]
   isNew?: boolean
 }): string | undefined

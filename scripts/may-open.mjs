@@ -111,7 +111,7 @@ const WORDS = {
 /**
  * Looks at the folder and takes it for this process. Gives why not, as a sentence with what to do; nothing where the shop may be served.
  */
-export function mayNotOpen({ folder, host, steps, isNew = false }) {
+export function mayNotOpen({ folder, host, proxies = '', steps, isNew = false }) {
   try {
     mkdirSync(folder, { recursive: true, mode: 0o700 })
     const probe = path.join(folder, `.probe-${process.pid}`)
@@ -128,12 +128,12 @@ export function mayNotOpen({ folder, host, steps, isNew = false }) {
   const other = takeFolder(folder)
   if (other)
     return `Fern Yard is already served from ${folder}, by process ${other}. Stop that one first; if it is none of Fern Yard, delete ${LOCK} in the folder.`
-  const why = faultOfFolder({ folder, host, steps, isNew })
+  const why = faultOfFolder({ folder, host, proxies, steps, isNew })
   if (why) leaveFolder(folder)
   return why
 }
 
-function faultOfFolder({ folder, host, steps, isNew }) {
+function faultOfFolder({ folder, host, proxies, steps, isNew }) {
   const file = path.join(folder, DATABASE)
   if (existsSync(file)) {
     const fault = faultOfDatabase(file, steps)
@@ -144,7 +144,8 @@ function faultOfFolder({ folder, host, steps, isNew }) {
     readdirSync(path.join(folder, PHOTOS)).length > 0
   )
     return `${folder} holds photographs but no database: it was lost or moved. Restore a backup, or set FERN_YARD_NEW=1 to begin an empty shop beside them.`
-  if (!isLoopback(host) && !hasOwner(file))
-    return `HOST=${host} lets other machines in, and nobody can sign in yet. Start without HOST, open http://127.0.0.1:${process.env.PORT ?? 3210}/shop/staff on this machine, set up the owner there, and start again.`
+  const setting = isLoopback(host) ? proxies && `FERN_YARD_PROXY=${proxies}` : `HOST=${host}`
+  if (setting && !hasOwner(file))
+    return `${setting} lets other machines in, and nobody can sign in yet. Start without ${setting.split('=')[0]}, open http://127.0.0.1:${process.env.PORT ?? 3210}/shop/staff on this machine, set up the owner there, and start again.`
   return undefined
 }

@@ -67,7 +67,13 @@ const steps = readdirSync(path.join(ROOT, 'src/server/db/migrations'))
   .filter((name) => /^\d{4}-.*\.ts$/.test(name))
   .map((name) => name.replace(/\.ts$/, ''))
   .sort()
-const why = mayNotOpen({ folder, host, steps, isNew: process.env.FERN_YARD_NEW === '1' })
+const why = mayNotOpen({
+  folder,
+  host,
+  proxies: process.env.FERN_YARD_PROXY,
+  steps,
+  isNew: process.env.FERN_YARD_NEW === '1',
+})
 if (why) {
   say(why)
   process.exit(1)

@@ -28,12 +28,12 @@ async function verdictOn(request: NextRequest, knock: Knock, isSecure: boolean):
     session: request.cookies.get(names.session)?.value,
     device: request.cookies.get(names.device)?.value,
   }
-  const { caller } = await whoShows(await database(), shown, now())
+  const { caller, isOpen = false } = await whoShows(await database(), shown, now())
   const { session, paired } = caller
   const seconds = tooOften(request, caller)
   if (seconds) return { kind: 'too-often', seconds }
   if (session && isSignOfLife(knock.path)) await touchSession(await writer(), { session, paired }, now())
-  return onceKnown(knock, caller)
+  return onceKnown(knock, caller, isOpen)
 }
 
 /** After how many seconds somebody may ask again who asked too often: counted by who they are, else by where they ask from. */
@@ -84,6 +84,7 @@ export async function proxy(request: NextRequest): Promise<Response> {
       origin: head.get('origin'),
       site: head.get('sec-fetch-site'),
       isAction: head.has('next-action'),
+      isPassedOn: head.has('x-fern-passed-on'),
     },
     isSecure,
   )

@@ -8,3 +8,5 @@ export type Refused =
   /** It would run an action where none can be. */
   | 'nothing-done-here'
   | 'nothing-here'
+  /** It comes from elsewhere, and nobody can sign in yet. */
+  | 'nobody-signs-in'

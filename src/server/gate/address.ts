@@ -50,12 +50,17 @@ export function nameOf(host: string | null): string | undefined {
 
 export type Door = 'shop' | 'owners' | 'none'
 
+const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]']
+
+/** Whether a request asks for the machine it was made on. */
+export const isThisMachine = (host: string | null) => OWN_NAMES.includes(nameOf(host) ?? '')
+
 /** Which door a request knocks at, by the host it asks for. */
 export function doorOf(host: string | null, { names, publicUrl }: Addresses): Door {
   const name = nameOf(host)
   if (name === undefined) return 'none'
   // Who tries the pages of owners on the machine itself is still in the shop.
-  if (name === 'localhost' || name === '127.0.0.1' || name === '[::1]') return 'shop'
+  if (isThisMachine(host)) return 'shop'
   if (publicUrl && host!.toLowerCase() === publicUrl.host) return 'owners'
   const isFigures = isIP(name.replace(/^\[|\]$/g, '')) !== 0
   return isFigures || names.has(name) ? 'shop' : 'none'

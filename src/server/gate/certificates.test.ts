@@ -150,7 +150,12 @@ describe('where a request comes from', () => {
     'x-fern-peer': '127.0.0.1',
   }
   test('is what the socket says, whatever the request claims', () => {
-    expect(told('::ffff:192.168.1.9', CLAIMS)).toEqual({
+    expect(told('::ffff:192.168.1.9', { ...CLAIMS, 'x-fern-passed-on': '' })).toEqual({
+      'x-forwarded-proto': 'http',
+      'x-fern-peer': '192.168.1.9',
+      'x-fern-passed-on': '1',
+    })
+    expect(told('192.168.1.9', { 'x-fern-passed-on': '1' })).toEqual({
       'x-forwarded-proto': 'http',
       'x-fern-peer': '192.168.1.9',
     })
@@ -160,7 +165,12 @@ describe('where a request comes from', () => {
     expect(told('10.0.0.2', CLAIMS)).toEqual({
       'x-forwarded-proto': 'https',
       'x-fern-peer': '198.51.100.7',
+      'x-fern-passed-on': '1',
     })
-    expect(told('10.0.0.3', {})).toEqual({ 'x-forwarded-proto': 'http', 'x-fern-peer': '10.0.0.3' })
+    expect(told('10.0.0.3', {})).toEqual({
+      'x-forwarded-proto': 'http',
+      'x-fern-peer': '10.0.0.3',
+      'x-fern-passed-on': '1',
+    })
   })
 })

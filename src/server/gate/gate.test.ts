@@ -17,6 +17,7 @@ const knock = (over: Partial<Knock> = {}): Knock => ({
   origin: null,
   site: null,
   isAction: false,
+  isPassedOn: false,
   ...over,
 })
 const write = (over: Partial<Knock> = {}) =>
@@ -132,12 +133,22 @@ describe('every page of the app', () => {
       const open = dutyOf(asked) === 'anybody'
       expect(atTheDoor(knock({ path: asked }), ADDRESSES)?.kind).toBe(open ? 'in' : undefined)
       for (const role of roles) {
-        const { kind } = onceKnown({ path: asked }, { role })
+        const { kind } = onceKnown(knock({ path: asked }), { role }, false)
         expect(kind === 'in').toBe(mayDo(role, dutyOf(asked)))
         if (role === 'stranger' && !open) expect(kind).toBe('sign-in')
       }
     }
   })
+})
+
+test('until somebody can sign in, the machine itself is answered and nobody else, through a proxy on it either', () => {
+  const asked = (over: Partial<Knock>) =>
+    onceKnown(knock({ path: '/work', ...over }), { role: 'owner' }, true)
+  for (const host of ['127.0.0.1:3210', 'localhost', '[::1]:3210'])
+    expect(asked({ host })).toEqual({ kind: 'in' })
+  const no = { kind: 'refused', status: 403, why: 'nobody-signs-in' }
+  for (const host of ['192.168.1.9', 'yard.lan:3210', null]) expect(asked({ host })).toEqual(no)
+  expect(asked({ isPassedOn: true })).toEqual(no)
 })
 
 test('only scripts that bear the nonce run, no frame holds the shop, and no form leads away', () => {

@@ -1,6 +1,6 @@
 import { dutyOf, mayDo, type PagePattern, patternOf, type Refused } from '@/core/staff'
 import type { Caller } from '../action/caller'
-import { type Addresses, doorOf, isForOwners } from './address'
+import { type Addresses, doorOf, isForOwners, isThisMachine } from './address'
 
 /** Whether a request is let in, before anything of it is read. */
 
@@ -13,6 +13,8 @@ export type Knock = {
   site: string | null
   /** Whether it would run an action. */
   isAction: boolean
+  /** Whether a proxy or a tunnel passed it on. */
+  isPassedOn: boolean
 }
 
 export type Verdict =
@@ -29,6 +31,7 @@ const STATUS = {
   'not-own-page': 403,
   'nothing-done-here': 403,
   'nothing-here': 404,
+  'nobody-signs-in': 403,
 } as const satisfies Record<Refused, number>
 
 const refused = (why: Refused): Verdict => ({ kind: 'refused', status: STATUS[why], why })
@@ -67,8 +70,12 @@ export function atTheDoor(knock: Knock, addresses: Addresses): Verdict | undefin
   return dutyOf(path) === 'anybody' ? { kind: 'in' } : undefined
 }
 
-/** Whether whoever asks may have what is at this path. */
-export function onceKnown({ path }: Pick<Knock, 'path'>, { role }: Caller): Verdict {
+/**
+ * Whether whoever asks may have what is at this path. Where nobody can sign in yet, `isOpen`, whoever is at the machine itself is the owner, and
+ * nobody else is answered: not through a proxy on it either.
+ */
+export function onceKnown({ path, host, isPassedOn }: Knock, { role }: Caller, isOpen: boolean): Verdict {
+  if (isOpen && (isPassedOn || !isThisMachine(host))) return refused('nobody-signs-in')
   if (mayDo(role, dutyOf(path))) return { kind: 'in' }
   return role === 'stranger' ? { kind: 'sign-in' } : { kind: 'not-yours' }
 }

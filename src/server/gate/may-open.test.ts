@@ -28,8 +28,14 @@ beforeEach(() => {
   file = path.join(folder, 'fern-yard.db')
 })
 afterEach(() => rmSync(folder, { recursive: true, force: true }))
-const asked = (more: { host?: string; isNew?: boolean; known?: readonly string[] } = {}) =>
-  mayNotOpen({ folder, host: more.host ?? LOCAL, steps: more.known ?? steps, isNew: more.isNew ?? false })
+const asked = (more: { host?: string; proxies?: string; isNew?: boolean; known?: readonly string[] } = {}) =>
+  mayNotOpen({
+    folder,
+    host: more.host ?? LOCAL,
+    proxies: more.proxies ?? '',
+    steps: more.known ?? steps,
+    isNew: more.isNew ?? false,
+  })
 
 async function shop(withOwner = false) {
   const db = await openDatabase(file)
@@ -65,6 +71,7 @@ describe('a folder', () => {
   test('is free again where it was refused', async () => {
     await shop()
     expect(asked({ host: '0.0.0.0' })).toContain('nobody can sign in yet')
+    expect(asked({ proxies: '127.0.0.1' })).toContain('FERN_YARD_PROXY=127.0.0.1 lets other machines in')
     expect(existsSync(path.join(folder, 'served.lock'))).toBe(false)
   })
   test.runIf(process.getuid?.() !== 0)('in which nothing can be written is refused', () => {

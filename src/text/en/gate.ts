@@ -7,6 +7,8 @@ export const GATE_WORDS: Record<Refused, string> = {
   'not-own-page': 'Nothing is done for pages that are not the shop’s own.',
   'nothing-done-here': 'Nothing of the shop can be done from here.',
   'nothing-here': 'There is nothing here.',
+  'nobody-signs-in':
+    'Nobody can sign in to this shop yet, so only the machine it runs on is answered. Open it there, and set up the owner under Shop, Who signs in.',
 }
 
 export const SIGN_IN_FIRST = 'Sign in first.'
