@@ -142,6 +142,7 @@ export type PlainAsk =
   | 'photo-of-gone'
   | 'photo-drawn-on'
   | 'photo-marks-enough'
+  | 'photos-enough'
 
   // Offers, quotes, packages, prices
   | 'count-of-extra'

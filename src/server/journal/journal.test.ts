@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { z } from 'zod'
 import { done } from '@/core/answer'
 import { toAccountId, toPersonId } from '@/core/ids'
+import type { ChangedField } from '@/core/journal'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { changeText } from '@/text/en/changes'
 import { deedText, hasDeedText } from '@/text/en/journal'
@@ -14,9 +15,11 @@ import { openDatabase } from '../db/connection'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { receiveBatch } from '../queue/receive'
+import { loadShop } from '../shop/shop-store'
 import { EVERY_ACTION } from '../trials/every-action.fixture'
 import { restore } from '../work/work-store'
 import { readJournal } from './journal-store'
+import { changesOfRecords, type Watched } from './record-changes'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const MERLE: Caller = { role: 'technician', account: toAccountId('a-merle'), name: 'Merle' }
@@ -182,19 +185,44 @@ describe('what stood before and after', () => {
     expect(change.fields).toContainEqual({ path: ['lot'], before: was.lot, after: undefined })
     expect(change.fields).toContainEqual({ path: ['product_id'], before: was.product_id, after: undefined })
   })
-  test('is said in words', () => {
-    expect(changeText('customers', { path: ['may_remind'], before: 0, after: 1 })).toEqual({
+  test('of one record is found by it, the latest first, and by the part of it that is looked at', async () => {
+    const { id } = (await shop.db('vehicles').first('id'))!
+    const size = (lengthM: number) => does('vehicles.save-size', { vehicleId: id, lengthM, heightM: 1.5 })
+    for (const length of [4.1, 4.2, 4.3]) expect((await size(length)).ok).toBe(true)
+    const lengths = async (watched: Watched, most = 9) =>
+      (await changesOfRecords(shop.db, [watched], most)).map(({ fields }) =>
+        fields.filter(({ field }) => field.path[0] === 'length_m').map(({ field }) => field.after),
+      )
+    expect((await lengths({ of: 'vehicles', key: id })).slice(0, 3)).toEqual([[4.3], [4.2], [4.1]])
+    expect(await lengths({ of: 'vehicles', key: id, parts: ['height_m'] }, 1)).toEqual([[]])
+    expect(await lengths({ of: 'vehicles', key: 'another' })).toEqual([])
+    expect((await lengths({ of: 'vehicles' }, 2)).length).toBe(2)
+  })
+  test('is said in words', async () => {
+    const { region } = (await loadShop(shop.db)).setup
+    const said = (of: string, field: ChangedField) => changeText(region, of, field)
+    expect(said('customers', { path: ['may_remind'], before: 0, after: 1 })).toEqual({
       name: 'customer, may be reminded',
       before: 'no',
       after: 'yes',
     })
-    expect(
-      changeText('shop', { path: ['setup', 'rates', 'consumablesCents'], before: 3500, after: null }),
-    ).toEqual({
-      name: 'shop, rates, consumables cents',
-      before: '3500',
-      after: 'nothing',
-    })
+    expect(said('shop', { path: ['setup', 'rates', 'consumablesCents'], before: 3500, after: null })).toEqual(
+      {
+        name: 'shop, rates, consumables',
+        before: '€35.00',
+        after: 'nothing',
+      },
+    )
+    const text = (of: string, name: string, before: unknown, after: unknown) =>
+      Object.values(said(of, { path: [name], before, after }))
+    expect(text('jobs', 'budget_cents', 90_000, 100_000)).toEqual(['job, budget', '€900.00', '€1,000.00'])
+    expect(text('layers', 'air_c_x10', 186, undefined)).toEqual(['layer, air', '18.6 °C', 'nothing'])
+    expect(text('layers', 'rh_x10', 550, 560)).toEqual(['layer, humidity', '55%', '56%'])
+    expect(text('jobs', 'arrive_at', '2027-01-18T08:00:00.000Z', null)).toEqual([
+      'job, comes',
+      '18 Jan 2027, 08:00',
+      'nothing',
+    ])
   })
 })
 

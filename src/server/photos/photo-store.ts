@@ -34,6 +34,12 @@ export async function listPhotos(db: Knex, jobId: JobId): Promise<Photo[]> {
   return rows.map(toPhoto)
 }
 
+/** How many photographs a job has. */
+export async function countPhotos(db: Knex, jobId: JobId): Promise<number> {
+  const [row] = await db('photos').where({ job_id: jobId }).whereNull('removed_at').count({ count: '*' })
+  return Number(row!.count)
+}
+
 /** Photographs of every visit of a vehicle, the oldest first. */
 export async function photosOfVehicle(db: Knex, vehicleId: VehicleId): Promise<Photo[]> {
   const rows: PhotosRow[] = await db('photos')

@@ -6,11 +6,14 @@ import sharp from 'sharp'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { nimble } from '@/core/intake/intake.fixture'
 import { instantOrThrow } from '@/core/time'
+import { OPEN_SHOP } from '../action/caller'
+import { perform } from '../action/perform'
 import { openDatabase } from '../db/connection'
 import { takeIn } from '../floor/job-store'
 import { photoFolder, storePhoto } from './photo-files'
 import { addPhoto, isInSight, setRemoved } from './photo-store'
 import { sweepPhotos } from './sweep'
+import { takePhoto } from './take-photo'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const HOUR_MS = 3_600_000
@@ -92,6 +95,25 @@ describe('the sweep', () => {
   test('finds nothing where there are no photographs yet', async () => {
     expect(await sweepPhotos(db, Date.now())).toBe(0)
   })
+})
+
+test('a visit takes five hundred photographs, and another once one is removed', async () => {
+  const jobId = await takeIn(db, nimble, NOW, NOW)
+  const input = {
+    jobId,
+    place: 'bonnet',
+    phase: 'before' as const,
+    hash: 'a'.repeat(64),
+    width: 4,
+    height: 3,
+  }
+  const take = (key: string) => perform(db, takePhoto, { key, input }, { caller: OPEN_SHOP, at: NOW })
+  const rest = Array.from({ length: 499 }, (_, at) => ({ ...input, takenAt: NOW, id: `photo-${at}` }))
+  for (const { id, ...photo } of rest) await addPhoto(db, photo, id)
+  expect((await take('the-500th')).ok).toBe(true)
+  expect(await take('the-501st')).toMatchObject({ ok: false, code: 'rule' })
+  await setRemoved(db, 'photo-7', NOW)
+  expect((await take('once-more')).ok).toBe(true)
 })
 
 test('a picture is shown while one photograph of it is, and not once all are taken away', async () => {

@@ -9,7 +9,7 @@ import { anyPanelOf, placesOf } from '@/core/vehicle'
 import { defineWrite } from '../action/perform'
 import { findJob } from '../floor/job-store'
 import { isListedPart } from '../work/acts-store'
-import { addPhoto, listPhotos } from './photo-store'
+import { addPhoto, countPhotos, listPhotos } from './photo-store'
 
 /** A photograph of a place on a vehicle, as it is told beside the picture itself. */
 export const photoInput = z.strictObject({
@@ -20,6 +20,9 @@ export const photoInput = z.strictObject({
   samePlaceAs: id.optional(),
 })
 
+/** A visit has twenty to sixty (mem); whoever sends so many fills the disk. */
+const MOST_OF_A_VISIT = 500
+
 /** Enters a photograph whose picture is stored already, at the time it was taken. */
 export const takePhoto = defineWrite({
   name: 'photos.take',
@@ -28,6 +31,7 @@ export const takePhoto = defineWrite({
   write: async ({ trx, at, key }, { jobId, samePlaceAs, shows, ...photo }) => {
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', ask('job-gone'))
+    if ((await countPhotos(trx, jobId)) >= MOST_OF_A_VISIT) return refuse('rule', ask('photos-enough'))
     const { shape } = job.vehicle
     const part = partOfPhoto(photo)
     const isThere =

@@ -1,4 +1,7 @@
 import type { ChangedField } from '@/core/journal'
+import type { Region } from '@/core/region'
+import { dayIn, instant } from '@/core/time'
+import { clock, measured, money, number, shortDay } from '../formats'
 
 /** What stood before and after, as one reads it. */
 
@@ -22,22 +25,22 @@ const COLUMN_NAME: Record<string, string> = {
   vin: 'vehicle number',
   yearly_km: 'km a year',
   salted: 'salted roads',
-  length_m: 'length, m',
-  height_m: 'height, m',
+  length_m: 'length',
+  height_m: 'height',
   panel_facts: 'facts of panels',
   put_away_at: 'put away',
-  budget_cents: 'budget, cents',
+  budget_cents: 'budget',
   arrive_at: 'comes',
   wanted_by: 'wanted by',
   handed_over_at: 'handed over',
   order_below: 'order below',
-  cents: 'price, cents',
+  cents: 'price',
   person_id: 'of the crew',
   operation_id: 'step',
   product_id: 'product',
-  air_c_x10: 'air, tenths of °C',
-  rh_x10: 'humidity, tenths of a percent',
-  panel_c_x10: 'panel, tenths of °C',
+  air_c_x10: 'air',
+  rh_x10: 'humidity',
+  panel_c_x10: 'panel',
   closed_at: 'left',
   idle_minutes: 'locked after, minutes',
   floor_contacts: 'technicians see contacts',
@@ -48,27 +51,44 @@ const UNNAMED = new Set(['setup', 'catalogue'])
 
 const MOST_LETTERS = 80
 
+/** Sums are kept in the smallest coin; what they are is said without it. */
+const IS_SUM = /(^|_)cents$|Cents$/
+
 const spaced = (name: string) =>
   COLUMN_NAME[name] ??
   name
+    .replace(IS_SUM, '')
     .replaceAll('_', ' ')
     .replaceAll(/([a-z])([A-Z])/g, '$1 $2')
     .toLowerCase()
 
-function valueText(name: string, value: unknown): string {
+function quantityText(region: Region, name: string, value: number): string | undefined {
+  if (IS_SUM.test(name)) return money(region, value)
+  if (/_c_x10$/.test(name)) return measured(region, 'temperature', value / 10, 1)
+  if (name === 'rh_x10') return `${number(region, value / 10)}%`
+  if (/^(length|height)_m$/.test(name)) return measured(region, 'length', value, 1)
+  return undefined
+}
+
+function valueText(region: Region, name: string, value: unknown): string {
   if (value === null || value === undefined || value === '') return 'nothing'
   if (YES_OR_NO.has(name)) return value === 1 ? 'yes' : 'no'
+  if (value === true || value === false) return value ? 'yes' : 'no'
+  const at = typeof value === 'string' ? instant(value) : undefined
+  if (at?.ok) return `${shortDay(region, dayIn(region.timezone, at.value))}, ${clock(region, at.value)}`
+  const quantity = typeof value === 'number' ? quantityText(region, name, value) : undefined
+  if (quantity !== undefined) return quantity
   const text = typeof value === 'object' ? JSON.stringify(value) : String(value)
   return text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)} …` : text
 }
 
 /** A field as name, before and after, such as `customer, telephone: 0555 201 → 0555 202`. */
-export function changeText(of: string, { path, before, after }: ChangedField) {
+export function changeText(region: Region, of: string, { path, before, after }: ChangedField) {
   const last = path.at(-1) ?? ''
   const way = path.filter((part) => !UNNAMED.has(part)).map(spaced)
   return {
     name: [RECORD_NAME[of] ?? of, ...way].join(', '),
-    before: valueText(last, before),
-    after: valueText(last, after),
+    before: valueText(region, last, before),
+    after: valueText(region, last, after),
   }
 }

@@ -146,6 +146,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'photo-of-gone': () => 'The photograph this one repeats is no longer there.',
   'photo-drawn-on': () => 'Someone else has drawn on this photograph. Reload to see it, then draw again.',
   'photo-marks-enough': () => 'Forty marks on one photograph are enough.',
+  'photos-enough': () => 'This visit has 500 photographs. Remove some that show nothing new first.',
 
   ...OFFER_ASKS,
   ...EVENT_ASKS,

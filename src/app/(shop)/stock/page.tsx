@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { requestFloor } from '@/app/request-floor'
 import { asSeenBy } from '@/core/staff'
 import { StockScreen } from '@/features/stock/stock-screen'
@@ -12,6 +13,13 @@ export default async function StockPage() {
   const floor = await requestFloor()
   const shelf = await loadShelf(await database(), floor)
   return (
-    <StockScreen shelf={asSeenBy(await eyesNow(), shelf)} region={floor.shop.setup.region} now={floor.now} />
+    <>
+      <StockScreen
+        shelf={asSeenBy(await eyesNow(), shelf)}
+        region={floor.shop.setup.region}
+        now={floor.now}
+      />
+      <RecordChanges of={[{ of: 'stores' }, { of: 'supplies' }]} />
+    </>
   )
 }

@@ -48,6 +48,7 @@ import { people } from './0047-people'
 import { toConfirm } from './0048-to-confirm'
 import { rowChanges } from './0049-row-changes'
 import { handedOn } from './0050-handed-on'
+import { changesOfARow } from './0051-changes-of-a-row'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -102,5 +103,6 @@ export const MIGRATIONS: readonly Migration[] = [
   toConfirm,
   rowChanges,
   handedOn,
+  changesOfARow,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

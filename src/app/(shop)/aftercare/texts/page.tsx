@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { LANGUAGES } from '@/core/customer'
 import { OCCASIONS } from '@/core/messages'
 import { TextsScreen, type TextView } from '@/features/aftercare/texts-screen'
@@ -16,5 +17,10 @@ export default async function TextsPage() {
   )
   const version = await shopVersion(db)
   const { quiet, climate } = (await loadShop(db)).setup
-  return <TextsScreen texts={texts} quiet={quiet} climate={climate} version={version} />
+  return (
+    <>
+      <TextsScreen texts={texts} quiet={quiet} climate={climate} version={version} />
+      <RecordChanges of={[{ of: 'templates' }, { of: 'shop', parts: ['quiet', 'climate'] }]} />
+    </>
+  )
 }

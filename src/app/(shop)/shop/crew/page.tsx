@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { typedCrew } from '@/core/planning'
 import { everyone } from '@/core/shop'
 import { dayIn } from '@/core/time'
@@ -36,12 +37,17 @@ export default async function CrewPage() {
     ...setup.places.map(({ id, name }) => feedRow('bays', id, name)),
   ]
   return (
-    <CrewScreen
-      crew={typedCrew(setup)}
-      countries={countries()}
-      version={version}
-      feeds={feeds}
-      today={dayIn(setup.region.timezone, now())}
-    />
+    <>
+      <CrewScreen
+        crew={typedCrew(setup)}
+        countries={countries()}
+        version={version}
+        feeds={feeds}
+        today={dayIn(setup.region.timezone, now())}
+      />
+      <RecordChanges
+        of={[{ of: 'shop', parts: ['people', 'places', 'calendars', 'equipment', 'counterCalendar'] }]}
+      />
+    </>
   )
 }

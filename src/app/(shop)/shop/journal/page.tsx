@@ -27,7 +27,9 @@ export default async function JournalPage({ searchParams }: { searchParams: Prom
         ...entry,
         who: whoText(entry),
         ...(entry.by && names.has(entry.by) ? { atTheCar: names.get(entry.by)! } : {}),
-        changes: entry.changes.flatMap(({ of, fields }) => fields.map((field) => changeText(of, field))),
+        changes: entry.changes.flatMap(({ of, fields }) =>
+          fields.map((field) => changeText(setup.region, of, field)),
+        ),
       }))}
       people={await whoWrote(db)}
       typed={typed}

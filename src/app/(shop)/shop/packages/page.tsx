@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { PackagesScreen } from '@/features/shop/packages-screen'
 import { database } from '@/server/db/connection'
 import { loadShop, shopVersion } from '@/server/shop/shop-store'
@@ -10,13 +11,16 @@ export default async function PackagesPage() {
   const version = await shopVersion(db)
   const { setup, catalogue } = await loadShop(db)
   return (
-    <PackagesScreen
-      packages={setup.packages}
-      catalogue={catalogue}
-      vendors={setup.vendors}
-      methods={setup.methods}
-      version={version}
-      region={setup.region}
-    />
+    <>
+      <PackagesScreen
+        packages={setup.packages}
+        catalogue={catalogue}
+        vendors={setup.vendors}
+        methods={setup.methods}
+        version={version}
+        region={setup.region}
+      />
+      <RecordChanges of={[{ of: 'shop', parts: ['packages'] }]} />
+    </>
   )
 }

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { daysOfCalendar } from '@/core/offer'
 import { PricesScreen } from '@/features/shop/prices-screen'
 import { database } from '@/server/db/connection'
@@ -11,15 +12,18 @@ export default async function PricesPage() {
   const version = await shopVersion(db)
   const { setup } = await loadShop(db)
   return (
-    <PricesScreen
-      rates={setup.rates}
-      terms={setup.terms}
-      vendors={setup.vendors.map(({ calendar, ...vendor }) => ({
-        ...vendor,
-        when: daysOfCalendar(setup.calendars[calendar]!),
-      }))}
-      version={version}
-      region={setup.region}
-    />
+    <>
+      <PricesScreen
+        rates={setup.rates}
+        terms={setup.terms}
+        vendors={setup.vendors.map(({ calendar, ...vendor }) => ({
+          ...vendor,
+          when: daysOfCalendar(setup.calendars[calendar]!),
+        }))}
+        version={version}
+        region={setup.region}
+      />
+      <RecordChanges of={[{ of: 'shop', parts: ['rates', 'terms', 'vendors'] }]} />
+    </>
   )
 }

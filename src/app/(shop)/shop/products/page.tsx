@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { ProductsScreen } from '@/features/shop/products-screen'
 import { database } from '@/server/db/connection'
 import { loadShop, shopVersion } from '@/server/shop/shop-store'
@@ -9,5 +10,10 @@ export default async function ProductsPage() {
   const db = await database()
   const version = await shopVersion(db)
   const { setup, catalogue } = await loadShop(db)
-  return <ProductsScreen catalogue={catalogue} supplies={setup.supplies} version={version} />
+  return (
+    <>
+      <ProductsScreen catalogue={catalogue} supplies={setup.supplies} version={version} />
+      <RecordChanges of={[{ of: 'shop', parts: ['catalogue', 'supplies', 'earlierSheets'] }]} />
+    </>
+  )
 }

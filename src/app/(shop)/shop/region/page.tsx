@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { logoSrc } from '@/features/letterhead'
 import { type RegionChoices, RegionScreen } from '@/features/shop/region-screen'
 import { now } from '@/server/clock'
@@ -27,12 +28,15 @@ export default async function RegionPage() {
     region,
   }
   return (
-    <RegionScreen
-      identity={identity}
-      logo={logo && logoSrc(logo)}
-      choices={choices()}
-      version={version}
-      now={now()}
-    />
+    <>
+      <RegionScreen
+        identity={identity}
+        logo={logo && logoSrc(logo)}
+        choices={choices()}
+        version={version}
+        now={now()}
+      />
+      <RecordChanges of={[{ of: 'shop', parts: ['name', 'address', 'contact', 'region'] }]} />
+    </>
   )
 }

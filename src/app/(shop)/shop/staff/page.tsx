@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { TOLD_FROM } from '@/core/staff'
 import { StaffScreen } from '@/features/staff/staff-screen'
 import { now } from '@/server/clock'
@@ -26,19 +27,22 @@ export default async function StaffPage() {
   const rules = await staffRules(db)
   const { isOpen } = await whoIsHere()
   return (
-    <StaffScreen
-      isOpen={isOpen}
-      members={members}
-      crew={setup.people.map(({ id, name }) => ({ id, name }))}
-      sessions={sessions.map((session) => ({
-        id: session.id,
-        name: session.name,
-        where: session.device ?? browserName(session.browser),
-        used: ago(setup.region, session.usedAt, at),
-        isThis: session.id === caller.session,
-      }))}
-      wrong={wrong.map((each) => whence(setup.region, each, { devices, at }))}
-      rules={rules}
-    />
+    <>
+      <StaffScreen
+        isOpen={isOpen}
+        members={members}
+        crew={setup.people.map(({ id, name }) => ({ id, name }))}
+        sessions={sessions.map((session) => ({
+          id: session.id,
+          name: session.name,
+          where: session.device ?? browserName(session.browser),
+          used: ago(setup.region, session.usedAt, at),
+          isThis: session.id === caller.session,
+        }))}
+        wrong={wrong.map((each) => whence(setup.region, each, { devices, at }))}
+        rules={rules}
+      />
+      <RecordChanges of={[{ of: 'accounts' }, { of: 'staff_rules' }]} />
+    </>
   )
 }

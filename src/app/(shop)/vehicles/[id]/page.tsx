@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { RecordChanges } from '@/app/record-changes'
 import { requestRevision, requestVehicle } from '@/app/request-floor'
 import { toVehicleId } from '@/core/ids'
 import { Live } from '@/features/frame/live'
@@ -24,6 +25,7 @@ export default async function VehiclePage({ params }: { params: Promise<{ id: st
         region={shop.setup.region}
         now={at}
       />
+      <RecordChanges of={[{ of: 'vehicles', key: known.vehicle.id }]} />
     </>
   )
 }

@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { RecordChanges } from '@/app/record-changes'
 import { requestJob } from '@/app/request-floor'
 import { believed } from '@/core/climate'
 import { toJobId } from '@/core/ids'
@@ -35,15 +36,18 @@ export default async function PlanPage({ params, searchParams }: Props) {
       ? []
       : await offersFor(here, templates, (plans) => compute('fits', floor.now, entry.job, plans))
   return (
-    <PlanScreen
-      entry={entry}
-      offers={offers}
-      input={here}
-      study={study}
-      held={entry.agreement ? [] : await loadHeld(db, floor.shop, floor.now)}
-      quotes={await listQuotes(db, id)}
-      setup={setup}
-      now={floor.now}
-    />
+    <>
+      <PlanScreen
+        entry={entry}
+        offers={offers}
+        input={here}
+        study={study}
+        held={entry.agreement ? [] : await loadHeld(db, floor.shop, floor.now)}
+        quotes={await listQuotes(db, id)}
+        setup={setup}
+        now={floor.now}
+      />
+      <RecordChanges of={[{ of: 'jobs', key: id }]} />
+    </>
   )
 }

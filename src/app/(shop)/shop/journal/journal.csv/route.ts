@@ -26,7 +26,7 @@ export async function GET(request: Request) {
     entry.device ?? '',
     entry.sent ?? '',
     entry.changes
-      .flatMap(({ of, fields }) => fields.map((field) => changeText(of, field)))
+      .flatMap(({ of, fields }) => fields.map((field) => changeText(setup.region, of, field)))
       .map(({ name, before, after }) => `${name}: ${before} → ${after}`)
       .join('; '),
   ])

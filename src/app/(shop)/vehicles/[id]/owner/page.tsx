@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { RecordChanges } from '@/app/record-changes'
 import { requestRevision, requestVehicle } from '@/app/request-floor'
 import { toVehicleId } from '@/core/ids'
 import { mayDo } from '@/core/staff'
@@ -75,6 +76,7 @@ export default async function OwnerRoom({ params }: { params: Promise<{ id: stri
         region={region}
         now={at}
       />
+      <RecordChanges of={[{ of: 'customers', key: customer.id }]} />
     </>
   )
 }
