@@ -18,7 +18,7 @@ export function WhoHere({ name }: { name: string }) {
       <div
         id={MENU}
         popover="auto"
-        className="sheet fixed inset-auto top-13 right-4 m-0 min-w-52 p-1.5 text-ink"
+        className="under-its-button sheet fixed inset-auto top-13 right-4 m-0 min-w-52 p-1.5 text-ink"
       >
         <Link href="/you" className={item}>
           Passphrase and PIN

@@ -1,3 +1,5 @@
+import clsx from 'clsx'
+
 /** A change of a record, in words. */
 export type ChangeSeen = {
   who: string
@@ -6,10 +8,19 @@ export type ChangeSeen = {
 }
 
 /** Who changed a record last, from what to what; earlier changes open below. */
-export function LastChanges({ seen: [last, ...earlier] }: { seen: readonly ChangeSeen[] }) {
+export function LastChanges({
+  seen: [last, ...earlier],
+  className,
+}: {
+  seen: readonly ChangeSeen[]
+  className: string
+}) {
   if (!last) return null
   return (
-    <aside aria-label="Last changed" className="no-print mx-auto max-w-5xl px-5 pb-6 text-sm text-ink-soft">
+    <aside
+      aria-label="Last changed"
+      className={clsx('no-print mx-auto px-5 pb-6 text-sm text-ink-soft', className)}
+    >
       <Change {...last} />
       {earlier.length > 0 && (
         <details>

@@ -50,8 +50,8 @@ export class Beside {
   ask(task: string, ...args: readonly unknown[]): Promise<unknown> {
     const id = ++this.last
     return new Promise((resolve, reject) => {
-      this.waiting.set(id, { resolve, reject })
       this.helper ??= this.begun()
+      this.waiting.set(id, { resolve, reject })
       this.helper.hold(true)
       this.helper.ask({ id, task, args })
       if (this.waiting.size === 1) this.watch()

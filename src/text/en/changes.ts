@@ -52,43 +52,64 @@ const UNNAMED = new Set(['setup', 'catalogue'])
 const MOST_LETTERS = 80
 
 /** Sums are kept in the smallest coin; what they are is said without it. */
-const IS_SUM = /(^|_)cents$|Cents$/
+const IS_SUM = /[cC]ents(?![a-z])/
 
 const spaced = (name: string) =>
   COLUMN_NAME[name] ??
   name
-    .replace(IS_SUM, '')
     .replaceAll('_', ' ')
     .replaceAll(/([a-z])([A-Z])/g, '$1 $2')
+    .replace(IS_SUM, '')
+    .trim()
     .toLowerCase()
 
-function quantityText(region: Region, name: string, value: number): string | undefined {
-  if (IS_SUM.test(name)) return money(region, value)
+function quantityText(region: Region, path: readonly string[], value: number): string | undefined {
+  const name = path.at(-1) ?? ''
+  if (path.some((part) => IS_SUM.test(part))) return money(region, value)
   if (/_c_x10$/.test(name)) return measured(region, 'temperature', value / 10, 1)
   if (name === 'rh_x10') return `${number(region, value / 10)}%`
   if (/^(length|height)_m$/.test(name)) return measured(region, 'length', value, 1)
   return undefined
 }
 
-function valueText(region: Region, name: string, value: unknown): string {
+function valueText(region: Region, path: readonly string[], value: unknown): string {
+  const name = path.at(-1) ?? ''
   if (value === null || value === undefined || value === '') return 'nothing'
   if (YES_OR_NO.has(name)) return value === 1 ? 'yes' : 'no'
   if (value === true || value === false) return value ? 'yes' : 'no'
   const at = typeof value === 'string' ? instant(value) : undefined
   if (at?.ok) return `${shortDay(region, dayIn(region.timezone, at.value))}, ${clock(region, at.value)}`
-  const quantity = typeof value === 'number' ? quantityText(region, name, value) : undefined
+  const quantity = typeof value === 'number' ? quantityText(region, path, value) : undefined
   if (quantity !== undefined) return quantity
   const text = typeof value === 'object' ? JSON.stringify(value) : String(value)
   return text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)} …` : text
 }
 
-/** A field as name, before and after, such as `customer, telephone: 0555 201 → 0555 202`. */
-export function changeText(region: Region, of: string, { path, before, after }: ChangedField) {
-  const last = path.at(-1) ?? ''
-  const way = path.filter((part) => !UNNAMED.has(part)).map(spaced)
-  return {
-    name: [RECORD_NAME[of] ?? of, ...way].join(', '),
-    before: valueText(region, last, before),
-    after: valueText(region, last, after),
-  }
+export type ChangeText = { name: string; before: string; after: string }
+
+/** What was not there before and is nothing now tells nobody anything. */
+const isNothingNew = ({ before, after }: ChangedField) =>
+  (before === undefined || before === null) &&
+  (after === undefined || after === null || after === 0 || after === '' || after === false)
+
+/**
+ * What stood before and after, field by field, such as `customer, telephone: 0555 201 → 0555 202`; on the page of the record itself without
+ * its name.
+ */
+export function changeTexts(
+  region: Region,
+  of: string,
+  fields: readonly ChangedField[],
+  { onItsPage = false } = {},
+): ChangeText[] {
+  return fields
+    .filter((field) => !isNothingNew(field))
+    .map(({ path, before, after }) => {
+      const way = path.filter((part) => !UNNAMED.has(part)).map(spaced)
+      return {
+        name: (onItsPage && way.length > 0 ? way : [RECORD_NAME[of] ?? of, ...way]).join(', '),
+        before: valueText(region, path, before),
+        after: valueText(region, path, after),
+      }
+    })
 }

@@ -28,6 +28,7 @@ export default async function ShopPage() {
         rooms={<ShopRooms role={role} />}
       />
       <RecordChanges
+        width="narrow"
         of={[
           { of: 'shop', parts: ['school', 'polishing', 'sharing', 'unagreed', 'sure', 'inspector', 'wash'] },
         ]}

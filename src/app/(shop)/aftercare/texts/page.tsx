@@ -20,7 +20,7 @@ export default async function TextsPage() {
   return (
     <>
       <TextsScreen texts={texts} quiet={quiet} climate={climate} version={version} />
-      <RecordChanges of={[{ of: 'templates' }, { of: 'shop', parts: ['quiet', 'climate'] }]} />
+      <RecordChanges width="narrow" of={[{ of: 'templates' }, { of: 'shop', parts: ['quiet', 'climate'] }]} />
     </>
   )
 }

@@ -6,7 +6,7 @@ import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { readJournal, whoWrote } from '@/server/journal/journal-store'
 import { loadShop } from '@/server/shop/shop-store'
-import { changeText } from '@/text/en/changes'
+import { changeTexts } from '@/text/en/changes'
 import { whoText } from '@/text/en/journal'
 
 export const metadata: Metadata = { title: 'Journal' }
@@ -27,9 +27,7 @@ export default async function JournalPage({ searchParams }: { searchParams: Prom
         ...entry,
         who: whoText(entry),
         ...(entry.by && names.has(entry.by) ? { atTheCar: names.get(entry.by)! } : {}),
-        changes: entry.changes.flatMap(({ of, fields }) =>
-          fields.map((field) => changeText(setup.region, of, field)),
-        ),
+        changes: entry.changes.flatMap(({ of, fields }) => changeTexts(setup.region, of, fields)),
       }))}
       people={await whoWrote(db)}
       typed={typed}

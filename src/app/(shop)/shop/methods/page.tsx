@@ -13,7 +13,7 @@ export default async function MethodsPage() {
   return (
     <>
       <MethodsScreen methods={setup.methods} version={version} />
-      <RecordChanges of={[{ of: 'shop', parts: ['methods'] }]} />
+      <RecordChanges width="wide" of={[{ of: 'shop', parts: ['methods'] }]} />
     </>
   )
 }

@@ -20,7 +20,7 @@ export default async function PackagesPage() {
         version={version}
         region={setup.region}
       />
-      <RecordChanges of={[{ of: 'shop', parts: ['packages'] }]} />
+      <RecordChanges width="wide" of={[{ of: 'shop', parts: ['packages'] }]} />
     </>
   )
 }

@@ -23,7 +23,7 @@ export default async function PricesPage() {
         version={version}
         region={setup.region}
       />
-      <RecordChanges of={[{ of: 'shop', parts: ['rates', 'terms', 'vendors'] }]} />
+      <RecordChanges width="narrow" of={[{ of: 'shop', parts: ['rates', 'terms', 'vendors'] }]} />
     </>
   )
 }

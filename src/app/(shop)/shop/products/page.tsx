@@ -13,7 +13,7 @@ export default async function ProductsPage() {
   return (
     <>
       <ProductsScreen catalogue={catalogue} supplies={setup.supplies} version={version} />
-      <RecordChanges of={[{ of: 'shop', parts: ['catalogue', 'supplies', 'earlierSheets'] }]} />
+      <RecordChanges width="wide" of={[{ of: 'shop', parts: ['catalogue', 'supplies', 'earlierSheets'] }]} />
     </>
   )
 }

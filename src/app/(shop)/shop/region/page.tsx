@@ -36,7 +36,7 @@ export default async function RegionPage() {
         version={version}
         now={now()}
       />
-      <RecordChanges of={[{ of: 'shop', parts: ['name', 'address', 'contact', 'region'] }]} />
+      <RecordChanges width="narrow" of={[{ of: 'shop', parts: ['name', 'address', 'contact', 'region'] }]} />
     </>
   )
 }

@@ -47,7 +47,7 @@ export default async function PlanPage({ params, searchParams }: Props) {
         setup={setup}
         now={floor.now}
       />
-      <RecordChanges of={[{ of: 'jobs', key: id }]} />
+      <RecordChanges width="full" of={[{ of: 'jobs', key: id }]} />
     </>
   )
 }

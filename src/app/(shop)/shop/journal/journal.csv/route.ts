@@ -3,7 +3,7 @@ import { soughtIn } from '@/features/journal/sought'
 import { database } from '@/server/db/connection'
 import { readJournal } from '@/server/journal/journal-store'
 import { loadShop } from '@/server/shop/shop-store'
-import { changeText } from '@/text/en/changes'
+import { changeTexts } from '@/text/en/changes'
 import { deedText, JOURNAL_COLUMNS, whoText } from '@/text/en/journal'
 
 /** More than a busy year. */
@@ -26,7 +26,7 @@ export async function GET(request: Request) {
     entry.device ?? '',
     entry.sent ?? '',
     entry.changes
-      .flatMap(({ of, fields }) => fields.map((field) => changeText(setup.region, of, field)))
+      .flatMap(({ of, fields }) => changeTexts(setup.region, of, fields))
       .map(({ name, before, after }) => `${name}: ${before} → ${after}`)
       .join('; '),
   ])
