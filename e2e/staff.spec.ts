@@ -179,6 +179,21 @@ test('what the technician did is in the journal under her name', async () => {
   await expect(desk.getByRole('listitem').filter({ hasText: 'Merle wrote a note' })).toContainText('IM 903')
 })
 
+test('a record says who changed it, from what to what, to whoever may read the journal', async () => {
+  await desk.goto(`${shop.url}/shop/prices`)
+  await desk.getByLabel('Preparation').fill('44')
+  await desk.getByRole('button', { name: 'Save', exact: true }).click()
+  const last = desk.getByRole('complementary', { name: 'Last changed' })
+  await expect(last).toContainText('Changed by Rowan')
+  await expect(last).toContainText('rates, per hour, prep: €42.00 → €44.00')
+  await desk.goto(`${shop.url}/vehicles`)
+  await desk.getByRole('main').locator('a[href^="/vehicles/"]').first().click()
+  await desk.getByText('Length and height').click()
+  await desk.getByLabel(/Length/).fill('4.4')
+  await desk.getByRole('button', { name: 'Save', exact: true }).first().click()
+  await expect(last).toContainText('length: nothing → 4.4 m')
+})
+
 test('the counter books and takes money, and sees no wages', async () => {
   await signOut(tablet, 'Merle')
   await byPin(tablet, 'Isla', '2580')

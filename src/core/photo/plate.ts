@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import type { Phase } from '../survey'
+import type { Instant } from '../time'
 
 const share = z.number().min(0).max(1)
 
@@ -9,6 +11,19 @@ export type Box = z.infer<typeof boxSchema>
 /** Where the plate is on a photograph: in a box, nowhere, or anywhere on it for all that was said. */
 export const plateSchema = z.union([z.literal('none'), z.literal('anywhere'), boxSchema])
 export type Plate = z.infer<typeof plateSchema>
+
+/** A photograph on which somebody may say where the plate is. */
+export type PlatedPhoto = {
+  id: string
+  hash: string
+  width: number
+  height: number
+  place: string
+  phase: Phase
+  takenAt: Instant
+  /** Where it is for all the shop knows. */
+  plate: Plate
+}
 
 /** A box grown on every side by a share of its own size, as far as the picture goes: who draws one by hand cuts corners. */
 export function grown({ x, y, width, height }: Box, by: number): Box {

@@ -1,8 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import type { Box, Plate } from '@/core/photo/plate'
-import type { PlatedPhoto } from '@/server/people/plates'
+import type { Box, Plate, PlatedPhoto } from '@/core/photo/plate'
 import { PLATE_NAME } from '@/text/en/people'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'

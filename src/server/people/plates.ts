@@ -2,8 +2,7 @@ import type { Knex } from 'knex'
 import { readHistory, writeHistory } from '@/core/history'
 import type { CustomerId } from '@/core/ids'
 import type { PhotoChoice } from '@/core/people'
-import type { Plate } from '@/core/photo/plate'
-import type { Phase } from '@/core/survey'
+import type { Plate, PlatedPhoto } from '@/core/photo/plate'
 import { type Instant, instantOrThrow } from '@/core/time'
 import { coveredPhoto, type StoredFile } from '../photos/photo-files'
 import { dropPhotos, withoutPhoto } from '../photos/photo-store'
@@ -14,19 +13,6 @@ import { type Reached, reachedBy } from './reached'
 /** Pictures on which a plate may be seen: of the ends of the car, and of all of it; a door is between the wheels. */
 const SHOWS_PLATE = /^(front|rear)-(?!door)|bonnet|boot|tailgate|bumper|lamp|grille|whole|round/
 const mayShow = (place: string) => SHOWS_PLATE.test(place)
-
-/** A photograph on which somebody may say where the plate is. */
-export type PlatedPhoto = {
-  id: string
-  hash: string
-  width: number
-  height: number
-  place: string
-  phase: Phase
-  takenAt: Instant
-  /** Where it is for all the shop knows. */
-  plate: Plate
-}
 
 /** The photographs of a customer’s cars, those first on which a plate may be seen. */
 export async function platedPhotos(db: Knex, customer: CustomerId): Promise<PlatedPhoto[]> {

@@ -25,7 +25,7 @@ export default async function VehiclePage({ params }: { params: Promise<{ id: st
         region={shop.setup.region}
         now={at}
       />
-      <RecordChanges width="full" of={[{ of: 'vehicles', key: known.vehicle.id }]} />
+      <RecordChanges width="wide" of={[{ of: 'vehicles', key: known.vehicle.id }]} />
     </>
   )
 }

@@ -76,7 +76,7 @@ export default async function OwnerRoom({ params }: { params: Promise<{ id: stri
         region={region}
         now={at}
       />
-      <RecordChanges width="full" of={[{ of: 'customers', key: customer.id }]} />
+      <RecordChanges width="wide" of={[{ of: 'customers', key: customer.id }]} />
     </>
   )
 }
