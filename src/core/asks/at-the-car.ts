@@ -1,5 +1,6 @@
 /** What is asked for at the car, and of what leaves it, comes off it and is ordered for it. */
 export type CarAsk =
+  | 'photos-enough'
   | 'away-due-past'
   | 'away-out-already'
   | 'away-back-already'

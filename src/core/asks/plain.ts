@@ -142,7 +142,6 @@ export type PlainAsk =
   | 'photo-of-gone'
   | 'photo-drawn-on'
   | 'photo-marks-enough'
-  | 'photos-enough'
 
   // Offers, quotes, packages, prices
   | 'count-of-extra'

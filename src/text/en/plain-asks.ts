@@ -146,7 +146,6 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'photo-of-gone': () => 'The photograph this one repeats is no longer there.',
   'photo-drawn-on': () => 'Someone else has drawn on this photograph. Reload to see it, then draw again.',
   'photo-marks-enough': () => 'Forty marks on one photograph are enough.',
-  'photos-enough': () => 'This visit has 500 photographs. Remove some that show nothing new first.',
 
   ...OFFER_ASKS,
   ...EVENT_ASKS,
@@ -165,6 +164,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'order-supplier': () => 'Type where it is ordered.',
   'part-name': () => 'Type what it is.',
   'part-shelf': () => 'Type where it lies.',
+  'photos-enough': () => 'This visit has 500 photographs. Remove some that show nothing new first.',
   'away-due-past': () => 'It can only be due back later than now. Choose a later day or time.',
   'away-out-already': () => 'It is out already. Reload to see since when.',
   'away-back-already': () => 'It is back already. Reload to see since when.',
