@@ -3,6 +3,7 @@ import type { BayId, PersonId } from '../ids'
 import type { LiveJob } from '../job'
 import { progressAt } from '../job'
 import type { StepName } from '../offer'
+import { isHandOf } from '../shop'
 import type { Instant } from '../time'
 
 /** The calendar of the shop as events for other programs: of one person, one bay, or who comes and goes. */
@@ -29,7 +30,7 @@ export function personEvents(
   return jobs.flatMap(({ live, plate, vehicle }) =>
     live.published.flatMap((placed): CalendarEvent[] => {
       const operation = live.plan.operations.find(({ id }) => id === placed.operation)
-      if (!operation || !placed.people.includes(person)) return []
+      if (!operation || !placed.people.some((hand) => isHandOf(hand, person))) return []
       if (progressAt(live, operation, now).kind === 'done') return []
       return placed.segments.map(([from, to], index) => ({
         uid: `${live.id}-${operation.id}-${index + 1}`,

@@ -8,6 +8,7 @@ export {
   costsSchema,
   type Devices,
   devicesSchema,
+  everybodyOnce,
   everyone,
   FIRST_CLIMATE,
   FIRST_COSTS,

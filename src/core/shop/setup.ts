@@ -288,6 +288,10 @@ export function everyone({ people, vendors }: Pick<Setup, 'people' | 'vendors'>)
   ]
 }
 
+/** Everyone once, those who take several at a time too. */
+export const everybodyOnce = (setup: Pick<Setup, 'people' | 'vendors'>): Setup['people'] =>
+  everyone(setup).filter(({ id }, _, all) => !all.some((other) => other.id !== id && isHandOf(id, other.id)))
+
 /** How people, vendors and bays are called, by id. */
 export const namesOf = (setup: Pick<Setup, 'people' | 'vendors' | 'places'>): Record<string, string> =>
   Object.fromEntries([...everyone(setup), ...setup.places].map(({ id, name }) => [id, name]))

@@ -2,6 +2,7 @@ import ical from 'node-ical'
 import { describe, expect, test } from 'vitest'
 import { toPersonId } from '@/core/ids'
 import { typedCrew } from '@/core/planning'
+import { everyone } from '@/core/shop'
 import { instantOrThrow } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -33,6 +34,29 @@ describe('calendars for other programs', () => {
         true,
       )
     expect(read.every(({ location }) => /bay|Loft/.test(location ?? ''))).toBe(true)
+  })
+  test('of a subcontractor who takes several cars at a time: all of them', async () => {
+    const floor = await loadFloor(shop.db, NOW)
+    const hands = everyone(floor.shop.setup).filter(({ name }) => name === 'Fergus Dowd')
+    expect(hands.length).toBe(2)
+    // What Oran does is theirs for once, by turns.
+    let turn = 0
+    const jobs = floor.jobs.map(({ live, ...rest }) => ({
+      ...rest,
+      ...(live && {
+        live: {
+          ...live,
+          published: live.published.map((placed) =>
+            placed.people.includes(toPersonId('oran'))
+              ? { ...placed, people: [hands[turn++ % hands.length]!.id] }
+              : placed,
+          ),
+        },
+      }),
+    }))
+    expect(turn).toBeGreaterThan(1)
+    const theirs = events(feed({ ...floor, jobs }, 'people', hands[0]!.id)!)
+    expect(theirs.length).toBe(events(feed(floor, 'people', 'oran')!).length)
   })
   test('of a bay: one event for each stay, and none of them overlap', async () => {
     const read = events(feed(await loadFloor(shop.db, NOW), 'bays', 'loft-3')!)

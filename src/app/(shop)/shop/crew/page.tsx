@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { RecordChanges } from '@/app/record-changes'
 import { typedCrew } from '@/core/planning'
-import { everyone } from '@/core/shop'
+import { everybodyOnce } from '@/core/shop'
 import { dayIn } from '@/core/time'
 import { CrewScreen } from '@/features/shop/crew-screen'
 import { now } from '@/server/clock'
@@ -33,7 +33,7 @@ export default async function CrewPage() {
   })
   const feeds = [
     feedRow('shop', 'all', sentence(feedWords(setup.region).whole)),
-    ...everyone(setup).map(({ id, name }) => feedRow('people', id, name)),
+    ...everybodyOnce(setup).map(({ id, name }) => feedRow('people', id, name)),
     ...setup.places.map(({ id, name }) => feedRow('bays', id, name)),
   ]
   return (
