@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import { requestFloor } from '@/app/request-floor'
 import { pitchFor } from '@/core/offer'
+import { AWAY } from '@/core/planning'
 import { namesOf } from '@/core/shop'
 import { clockIn, dayIn } from '@/core/time'
 import { AskWhen } from '@/features/schedule/ask-when'
@@ -21,7 +22,7 @@ export default async function PromisePage() {
         name,
         pitch: pitchFor(pitch, region.language),
       }))}
-      names={namesOf(shop.setup)}
+      names={{ ...namesOf(shop.setup), [AWAY]: 'Away' }}
     />
   )
 }
