@@ -12,7 +12,8 @@ export class BrokenOff extends Error {}
 /** A thread or a process. */
 export type Helper = {
   ask(asked: Asked): void
-  end(): void
+  /** Ends it, whatever it is at; resolves, where that can be known, once it is gone. */
+  end(): unknown
   /** Whether the app waits for it before it ends. */
   hold(isNeeded: boolean): void
 }
@@ -75,7 +76,7 @@ export class Beside {
     clearTimeout(this.patience)
     const { patienceMs } = this.given
     if (patienceMs === undefined || this.waiting.size === 0) return
-    this.patience = setTimeout(() => this.helper?.end(), patienceMs)
+    this.patience = setTimeout(() => void this.helper?.end(), patienceMs)
     this.patience.unref()
   }
 

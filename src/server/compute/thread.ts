@@ -9,7 +9,7 @@ function thread({ told, ended }: Hears): Helper {
   worker.on('exit', ended)
   return {
     ask: (asked) => worker.postMessage(asked),
-    end: () => void worker.terminate(),
+    end: () => worker.terminate(),
     hold: (isNeeded) => (isNeeded ? worker.ref() : worker.unref()),
   }
 }
