@@ -68,7 +68,6 @@ export function Plates({
           const box = boxBetween(from, to)
           if (Math.min(box.width, box.height) >= LEAST) onSay(photo.id, box)
         }}
-        onDrop={() => {}}
         onArrow={(by, withShift) => {
           const box = typeof plate === 'object' ? plate : IN_THE_MIDDLE
           onSay(photo.id, withShift ? sized(box, by) : moved(box, by))

@@ -18,7 +18,7 @@ type Props = {
   readOnly?: boolean
   /** While a finger is drawn over it. */
   onDrag: (from: Point, to: Point) => void
-  onDrop: () => void
+  onDrop?: () => void
   /** By keyboard; `withShift` where Shift is held. */
   onArrow: (by: readonly [number, number], withShift: boolean) => void
   children: ReactNode
@@ -54,7 +54,7 @@ export function DragSurface({ label, readOnly = false, onDrag, onDrop, onArrow, 
       }}
       onPointerMove={(event) => from && onDrag(from, pointOf(event))}
       onPointerUp={() => {
-        onDrop()
+        onDrop?.()
         setFrom(undefined)
       }}
     >

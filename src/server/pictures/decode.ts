@@ -18,9 +18,9 @@ const MOST_PIXELS = 60_000_000
  * small the file; twenty-four are 430 MB.
  */
 const MOST_PIXELS_AVIF = 24_000_000
-/** px; pictures in a history are small. */
+/** px; pictures in a history are small (mem). */
 const MOST_PIXELS_SMALL = 4_000_000
-/** Work on one picture is broken off after so long, s. */
+/** Work on one picture is broken off after so long, s (mem). */
 const PATIENCE_SECONDS = 30
 
 /** Sides of the kept picture and of its thumbnail, px (mem: a chip of a millimetre still shows, a strip still loads at once). */
@@ -75,9 +75,9 @@ export async function photoPicture(bytes: Uint8Array): Promise<Result<Picture, P
   }
 }
 
-/** A box is covered a little further than it was drawn, share of its sides. */
+/** A box is covered a little further than it was drawn, share of its sides (mem). */
 const MARGIN = 0.15
-/** px a covered part is brought down to, the longer side: a plate of seven letters has less than two for each. */
+/** px a covered part is brought down to, the longer side: a plate of seven letters has less than two for each (mem). */
 const LEFT_OF_IT = 12
 
 /** A kept picture on which nothing within a box, or nothing at all, can be read any more: it is not hidden there, it is gone. */
