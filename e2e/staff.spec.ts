@@ -209,6 +209,23 @@ test('the counter books and takes money, and sees no wages', async () => {
   ])
   await tablet.goto(`${shop.url}/shop/crew`)
   await expect(tablet.getByRole('heading', { name: 'This page is for somebody else' })).toBeVisible()
+
+  await desk.goto(shop.url)
+  const car = await desk
+    .locator('a[href^="/jobs/"]')
+    .filter({ hasText: 'IM 903' })
+    .first()
+    .getAttribute('href')
+  const page = `${shop.url}${car!.replace(/[a-z]+$/, 'finish')}`
+  await tablet.goto(page)
+  await tablet.getByLabel('Amount received').fill('250')
+  await tablet.getByRole('button', { name: 'Record payment' }).click()
+  await expect(tablet.getByTestId('balance')).toContainText('paid €250.00')
+  const last = (of: Page) => of.getByRole('complementary', { name: 'Last changed' })
+  await expect(last(tablet)).toHaveCount(0)
+  await desk.goto(page)
+  await expect(last(desk)).toContainText('Changed by Isla')
+  await expect(last(desk)).toContainText('payment, paid: nothing → €250.00')
 })
 
 test('a screen nobody was at is locked, and waits for whoever was there', async () => {
@@ -227,7 +244,7 @@ test('a tablet that is lost is signed out at once, and its PINs open nothing', a
   await expect(desk).toHaveURL(`${shop.url}/`)
   await desk.goto(`${shop.url}/shop/tablets`)
   await desk.getByRole('button', { name: /No longer the shop’s/ }).click()
-  await expect(desk.getByText('Tablet by the wash bay')).toHaveCount(0)
+  await expect(desk.getByText('Tablet by the wash bay', { exact: true })).toHaveCount(0)
   await tablet.goto(`${shop.url}/work`)
   await expect(tablet.getByLabel('Passphrase')).toBeVisible()
   await expect(tablet.getByRole('button', { name: /Isla|Merle/ })).toHaveCount(0)

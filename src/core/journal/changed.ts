@@ -31,6 +31,18 @@ function asRecord(value: unknown): Record<string, unknown> | undefined {
   return named.every(([name]) => typeof name === 'string') ? Object.fromEntries(named) : undefined
 }
 
+const isPlain = (value: unknown) => typeof value !== 'object' || value === null
+
+/** Of a whole record that is new, or gone, each field is told, where all of them are plain. */
+const missing = (
+  path: readonly string[],
+  value: unknown,
+  other: unknown,
+): Record<string, unknown> | undefined =>
+  path.length === 1 && value === undefined && isRecord(other) && Object.values(other).every(isPlain)
+    ? {}
+    : undefined
+
 /** The fields that differ, those of the record's own order first; at most `FIELDS_MOST`. */
 export function changedFields(before: unknown, after: unknown): ChangedField[] {
   return differing(before, after, []).slice(0, FIELDS_MOST)
@@ -39,7 +51,10 @@ export function changedFields(before: unknown, after: unknown): ChangedField[] {
 function differing(one: unknown, other: unknown, path: readonly string[]): ChangedField[] {
   const [before, after] = [opened(one), opened(other)]
   if (JSON.stringify(before) === JSON.stringify(after)) return []
-  const [within, now] = [asRecord(before), asRecord(after)]
+  const [within, now] = [
+    asRecord(before) ?? missing(path, before, after),
+    asRecord(after) ?? missing(path, after, before),
+  ]
   if (!within || !now) return [{ path, before, after }]
   const names = [...new Set([...Object.keys(within), ...Object.keys(now)])]
   return names.flatMap((name) => differing(within[name], now[name], [...path, name]))

@@ -27,7 +27,12 @@ export type JournalEntry = {
   changes: RecordChange[]
 }
 
-export type RecordChange = { of: string; fields: ChangedField[] }
+export type RecordChange = {
+  of: string
+  fields: ChangedField[]
+  /** Of which car, where the entry may be about several. */
+  plate?: string
+}
 
 /** What is looked for; all of it where nothing is said. */
 export type Sought = {
@@ -118,15 +123,22 @@ function atTheCar(row: { action: string; input: string | null; person: string | 
 /** SQLite takes so many values in a statement. */
 const AT_ONCE = 500
 
+/** What lies under the key of a job says of which car it is where an entry is about several. */
+const BY_JOB = new Set(['published', 'agreements'])
+
 async function changesOf(db: Knex, positions: readonly number[]): Promise<Map<number, RecordChange[]>> {
   const found = new Map<number, RecordChange[]>()
   for (let from = 0; from < positions.length; from += AT_ONCE) {
     const rows = await db('row_changes')
+      .leftJoin('jobs', 'jobs.id', 'row_changes.row_key')
+      .leftJoin('vehicles', 'vehicles.id', 'jobs.vehicle_id')
       .whereIn('position', positions.slice(from, from + AT_ONCE))
-      .orderBy('id')
-    for (const { position, of_table: of, before, after } of rows) {
+      .orderBy('row_changes.id')
+      .select('position', 'of_table', 'before', 'after', 'vehicles.plate')
+    for (const { position, of_table: of, before, after, plate } of rows) {
       const fields = changedFields(JSON.parse(before), JSON.parse(after))
-      found.set(position!, [...(found.get(position!) ?? []), { of, fields }])
+      const change = { of, fields, ...(plate && BY_JOB.has(of) ? { plate } : {}) }
+      found.set(position!, [...(found.get(position!) ?? []), change])
     }
   }
   return found

@@ -4,6 +4,7 @@ import { type JobId, toPersonId } from '@/core/ids'
 import type { Floor, Planning } from '@/core/planning'
 import type { PlacedOperation } from '@/core/schedule'
 import { type Instant, instantOrThrow } from '@/core/time'
+import { noteChange } from '../db/note-change'
 import { oneOf } from '../db/one-of'
 import { parsedOnce } from '../db/parsed-once'
 import { readable } from '../db/readable'
@@ -48,6 +49,17 @@ export async function loadPublished(
   return byJob
 }
 
+/** From when until when the work at each car lies on the calendar. */
+async function spansOf(trx: Knex, jobs: readonly JobId[]) {
+  const rows: { job_id: JobId; begins: string; ends: string }[] = await trx('published')
+    .whereIn('job_id', jobs)
+    .groupBy('job_id')
+    .select('job_id')
+    .min({ begins: 'start_at' })
+    .max({ ends: 'end_at' })
+  return new Map(rows.map(({ job_id, begins, ends }) => [job_id, { begins, ends }]))
+}
+
 /** Replaces what is published for the jobs and the held slots that occur in `placed` and records the planning. */
 export async function publish(
   db: Knex,
@@ -59,6 +71,7 @@ export async function publish(
     const held = await placedHolds(trx, all)
     await moveHolds(trx, new Map([...held.keys()].map((id) => [id, placed.filter(({ job }) => job === id)])))
     const jobs = all.filter((id) => !held.has(id))
+    const before = await spansOf(trx, jobs)
     await trx('published').whereIn('job_id', jobs).delete()
     // What is on the calendar is not put off any more.
     await trx('jobs').whereIn('id', jobs).whereNotNull('put_off_at').update({ put_off_at: null })
@@ -74,6 +87,9 @@ export async function publish(
         segments: JSON.stringify(operation.segments),
       }))
     if (rows.length > 0) await trx.batchInsert('published', rows, 100)
+    const after = await spansOf(trx, jobs)
+    for (const job of jobs)
+      await noteChange(trx, { of: 'published', key: job }, before.get(job), after.get(job))
     await trx('plannings').insert({
       computed_at: planning.computedAt,
       status: planning.status,

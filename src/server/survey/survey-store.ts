@@ -28,6 +28,7 @@ import type {
   PlaceDefectsRow,
   SurveysRow,
 } from '../db/tables'
+import { noteSurveyed } from './survey-changes'
 
 /** Someone else wrote in between; what stands there now comes with the refusal. */
 export type StaleSurvey = { code: 'survey-stale'; current: StoredSurvey }
@@ -158,10 +159,12 @@ export async function saveSurvey(
   now: Instant,
 ): Promise<Result<{ version: number }, StaleSurvey>> {
   const written = await db.transaction(async (trx) => {
+    const before = await loadSurvey(trx, jobId)
     const updated = await trx('surveys')
       .where({ job_id: jobId, version: readAt })
       .update({ version: readAt + 1, updated_at: now })
     if (updated === 0) return false
+    await noteSurveyed(trx, jobId, before, record)
     const rows = surveyRows(jobId, record)
     for (const table of TABLES) {
       // Every write counts the version up: in its first there is nothing to replace.

@@ -1,15 +1,9 @@
 import { expect, test } from 'vitest'
-import { answerCaller } from '@/core/planning/caller'
 import { instantOrThrow } from '@/core/time'
-import { CUSTOMER } from '../action/caller'
-import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
-import { loadFloor } from '../floor/floor'
-import { workOut } from '../planning/work-out'
 import { deeds } from './deeds.fixture'
-import { EVERY_ACTION } from './every-action.fixture'
-import { type Deed, filledIn, type Said } from './filled-in.fixture'
-import { DOER } from './staff-deeds.fixture'
+import { filledIn, type Said } from './filled-in.fixture'
+import { doDeed, worksOutHere } from './in-process.fixture'
 
 const AT = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(AT)
@@ -60,23 +54,10 @@ function broken(input: unknown): Broken[] {
 class TakenBack extends Error {}
 
 test('whatever is sent to an action, it is answered with what is wrong and where, and nothing is done', async () => {
-  const desk = {
-    ask: async (task: string, at: typeof AT, what: never) =>
-      task === 'caller'
-        ? answerCaller(await loadFloor(shop.db, at), what)
-        : /backup|back-up/.test(task)
-          ? 1
-          : workOut(shop.db, at, what, () => true),
-  }
-  Object.assign(globalThis, { fernYardDesk: desk })
+  worksOutHere(shop.db)
   const said: Said[] = []
   const wrong: string[] = []
   let tried = 0
-  const ask = (deed: Deed & { kind: 'action' }, key: string, input: unknown, db = shop.db) => {
-    const definition = EVERY_ACTION.get(deed.action)!
-    const caller = definition.who === 'customer' ? CUSTOMER : DOER
-    return perform(db, definition, { key, input }, { caller, at: AT })
-  }
   for (const deed of await deeds(shop.db, AT)) {
     if (deed.kind !== 'action') continue
     const input = filledIn(deed.input, said)
@@ -84,7 +65,7 @@ test('whatever is sent to an action, it is answered with what is wrong and where
       tried += 1
       await shop.db
         .transaction(async (trx) => {
-          const answer = await ask(deed, `broken-input-${tried}`, sent, trx)
+          const answer = await doDeed(trx, AT, deed, `broken-input-${tried}`, sent)
           if (answer.ok || answer.code === 'fault')
             wrong.push(`${deed.action}, ${what}: ${answer.ok ? 'done' : answer.code}`)
           throw new TakenBack()
@@ -93,7 +74,7 @@ test('whatever is sent to an action, it is answered with what is wrong and where
           if (!(error instanceof TakenBack)) throw error
         })
     }
-    said.push({ key: deed.key, answer: await ask(deed, deed.key, input) })
+    said.push({ key: deed.key, answer: await doDeed(shop.db, AT, deed, deed.key, input) })
   }
   expect(wrong).toEqual([])
   expect(said.filter(({ answer }) => !(answer as { ok: boolean }).ok)).toEqual([])

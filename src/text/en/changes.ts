@@ -1,6 +1,6 @@
 import type { ChangedField } from '@/core/journal'
 import type { Region } from '@/core/region'
-import { dayIn, instant } from '@/core/time'
+import { dayIn, instant, isLocalDay } from '@/core/time'
 import { clock, measured, money, number, shortDay } from '../formats'
 
 /** What stood before and after, as one reads it. */
@@ -13,9 +13,29 @@ const RECORD_NAME: Record<string, string> = {
   shop: 'shop',
   templates: 'text',
   stores: 'store',
-  supplies: 'set',
   accounts: 'who signs in',
   staff_rules: 'rules',
+  quotes: 'quote',
+  agreements: 'agreement',
+  payments: 'payment',
+  private_links: 'private page',
+  owner_links: 'owner’s page',
+  feeds: 'calendar link',
+  photos: 'photograph',
+  holds: 'held slot',
+  outages: 'out of use or away',
+  bottles: 'bottle',
+  stock_orders: 'order',
+  reorder_points: 'order again at',
+  retention: 'months kept',
+  paired_devices: 'tablet',
+  published: 'work at the car',
+  removals: 'paint removed',
+  panel_consents: 'consent for a panel',
+  pins: 'stays where it is',
+  promises: 'paper signed at check-in',
+  supplies: 'set',
+  surveys: 'measured',
 }
 const COLUMN_NAME: Record<string, string> = {
   phone: 'telephone',
@@ -44,8 +64,42 @@ const COLUMN_NAME: Record<string, string> = {
   closed_at: 'left',
   idle_minutes: 'locked after, minutes',
   floor_contacts: 'technicians see contacts',
+  package_name: 'package',
+  total_cents: 'total',
+  said_how: 'how it was said',
+  promised_for: 'promised for',
+  way: 'paid by',
+  taken_back_at: 'crossed out',
+  expires_at: 'open until',
+  revoked_at: 'closed',
+  removed_at: 'removed',
+  bring_at: 'comes',
+  collect_at: 'fetched',
+  until_day: 'held until',
+  freed_at: 'freed',
+  what_id: 'who or what',
+  from_at: 'from',
+  until_at: 'until',
+  ended_at: 'over',
+  opened_on: 'opened',
+  gone_on: 'gone',
+  arrived_on: 'came',
+  made_at: 'made',
+  ordered_at: 'ordered',
+  due: 'expected',
+  paired_at: 'paired',
+  unpaired_at: 'unpaired',
+  removed_um_x10: 'taken off',
+  agreed_at: 'agreed',
+  signed_at: 'signed',
+  washes_most: 'washes at most',
+  reorder_at: 'order again at',
+  film_before_um: 'thickness before',
+  film_after_um: 'thickness after',
+  gloss_before_gu: 'gloss before',
+  gloss_after_gu: 'gloss after',
 }
-const YES_OR_NO = new Set(['may_remind', 'salted', 'hard_water', 'floor_contacts'])
+const YES_OR_NO = new Set(['may_remind', 'salted', 'hard_water', 'floor_contacts', 'came'])
 /** Parts of the shop are named by what they hold. */
 const UNNAMED = new Set(['setup', 'catalogue'])
 
@@ -54,8 +108,12 @@ const MOST_LETTERS = 80
 /** Sums are kept in the smallest coin; what they are is said without it. */
 const IS_SUM = /[cC]ents(?![a-z])/
 
-const spaced = (name: string) =>
-  COLUMN_NAME[name] ??
+/** Names of columns and parts begin small; any other is what somebody called it. */
+const isCalled = (name: string) => /^[^a-z]/.test(name)
+
+const spaced = (name: string) => COLUMN_NAME[name] ?? (isCalled(name) ? name : inWords(name))
+
+const inWords = (name: string) =>
   name
     .replaceAll('_', ' ')
     .replaceAll(/([a-z])([A-Z])/g, '$1 $2')
@@ -68,6 +126,8 @@ function quantityText(region: Region, path: readonly string[], value: number): s
   if (path.some((part) => IS_SUM.test(part))) return money(region, value)
   if (/_c_x10$/.test(name)) return measured(region, 'temperature', value / 10, 1)
   if (name === 'rh_x10') return `${number(region, value / 10)}%`
+  if (/_um_x10$/.test(name)) return measured(region, 'depth', value / 10, 1)
+  if (/_um$/.test(name)) return measured(region, 'depth', value, 1)
   if (/^(length|height)_m$/.test(name)) return measured(region, 'length', value, 1)
   return undefined
 }
@@ -76,14 +136,18 @@ function valueText(region: Region, path: readonly string[], value: unknown): str
   const name = path.at(-1) ?? ''
   if (value === null || value === undefined || value === '') return 'nothing'
   if (YES_OR_NO.has(name)) return value === 1 ? 'yes' : 'no'
+  if (Array.isArray(value) && value.every((each) => typeof each !== 'object'))
+    return value.map((each) => valueText(region, path, each)).join('; ') || 'nothing'
   if (value === true || value === false) return value ? 'yes' : 'no'
+  if (typeof value === 'string' && isLocalDay(value)) return shortDay(region, value)
   const at = typeof value === 'string' ? instant(value) : undefined
   if (at?.ok) return `${shortDay(region, dayIn(region.timezone, at.value))}, ${clock(region, at.value)}`
   const quantity = typeof value === 'number' ? quantityText(region, path, value) : undefined
   if (quantity !== undefined) return quantity
-  const text = typeof value === 'object' ? JSON.stringify(value) : String(value)
-  return text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)} …` : text
+  return typeof value === 'object' ? JSON.stringify(value) : String(value)
 }
+
+const cut = (text: string) => (text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)} …` : text)
 
 export type ChangeText = { name: string; before: string; after: string }
 
@@ -100,16 +164,20 @@ export function changeTexts(
   region: Region,
   of: string,
   fields: readonly ChangedField[],
-  { onItsPage = false } = {},
+  { onItsPage = false, plate }: { onItsPage?: boolean; plate?: string | undefined } = {},
 ): ChangeText[] {
   return fields
     .filter((field) => !isNothingNew(field))
     .map(({ path, before, after }) => {
       const way = path.filter((part) => !UNNAMED.has(part)).map(spaced)
       return {
-        name: (onItsPage && way.length > 0 ? way : [RECORD_NAME[of] ?? of, ...way]).join(', '),
-        before: valueText(region, path, before),
-        after: valueText(region, path, after),
+        name: [
+          ...(plate ? [plate] : []),
+          ...(onItsPage && way.length > 0 ? [] : [RECORD_NAME[of] ?? of]),
+          ...way,
+        ].join(', '),
+        before: cut(valueText(region, path, before)),
+        after: cut(valueText(region, path, after)),
       }
     })
 }

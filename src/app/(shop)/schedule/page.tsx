@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { requestFloor, requestRevision } from '@/app/request-floor'
 import { dayIn, isLocalDay } from '@/core/time'
 import { Live } from '@/features/frame/live'
@@ -28,6 +29,7 @@ export default async function SchedulePage({ searchParams }: Props) {
         from={typeof from === 'string' && isLocalDay(from) ? from : today}
         car={floor.jobs.find(({ job }) => job.id === car)?.job.id}
       />
+      <RecordChanges width="full" of={[{ of: 'holds' }, { of: 'outages' }]} />
     </>
   )
 }

@@ -19,7 +19,9 @@ export default async function StockPage() {
         region={floor.shop.setup.region}
         now={floor.now}
       />
-      <RecordChanges of={[{ of: 'stores' }, { of: 'supplies' }]} />
+      <RecordChanges
+        of={['bottles', 'stock_orders', 'reorder_points', 'stores', 'supplies'].map((of) => ({ of }))}
+      />
     </>
   )
 }

@@ -49,6 +49,7 @@ import { toConfirm } from './0048-to-confirm'
 import { rowChanges } from './0049-row-changes'
 import { handedOn } from './0050-handed-on'
 import { changesOfARow } from './0051-changes-of-a-row'
+import { moreRowChanges } from './0052-more-row-changes'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -104,5 +105,6 @@ export const MIGRATIONS: readonly Migration[] = [
   rowChanges,
   handedOn,
   changesOfARow,
+  moreRowChanges,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -46,7 +46,10 @@ export default async function CrewPage() {
         today={dayIn(setup.region.timezone, now())}
       />
       <RecordChanges
-        of={[{ of: 'shop', parts: ['people', 'places', 'calendars', 'equipment', 'counterCalendar'] }]}
+        of={[
+          { of: 'shop', parts: ['people', 'places', 'calendars', 'equipment', 'counterCalendar'] },
+          { of: 'feeds' },
+        ]}
       />
     </>
   )

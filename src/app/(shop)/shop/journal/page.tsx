@@ -27,7 +27,9 @@ export default async function JournalPage({ searchParams }: { searchParams: Prom
         ...entry,
         who: whoText(entry),
         ...(entry.by && names.has(entry.by) ? { atTheCar: names.get(entry.by)! } : {}),
-        changes: entry.changes.flatMap(({ of, fields }) => changeTexts(setup.region, of, fields)),
+        changes: entry.changes.flatMap(({ of, fields, plate }) =>
+          changeTexts(setup.region, of, fields, { plate }),
+        ),
       }))}
       people={await whoWrote(db)}
       typed={typed}

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { dayIn } from '@/core/time'
 import { PersonalScreen } from '@/features/people/personal-screen'
 import { now } from '@/server/clock'
@@ -15,18 +16,21 @@ export default async function PersonalPage() {
   const today = dayIn(region.timezone, now())
   const found = await outdated(db, today)
   return (
-    <PersonalScreen
-      rules={await loadRetention(db)}
-      isProposed={(await proposedThisMonth(db, today)) !== undefined}
-      outdated={{
-        ...found,
-        customers: found.customers.map(({ id, name, lastOn, vehicle }) => ({
-          id,
-          name,
-          last: `last here in ${monthYear(region, lastOn)}`,
-          ...(vehicle ? { vehicle } : {}),
-        })),
-      }}
-    />
+    <>
+      <PersonalScreen
+        rules={await loadRetention(db)}
+        isProposed={(await proposedThisMonth(db, today)) !== undefined}
+        outdated={{
+          ...found,
+          customers: found.customers.map(({ id, name, lastOn, vehicle }) => ({
+            id,
+            name,
+            last: `last here in ${monthYear(region, lastOn)}`,
+            ...(vehicle ? { vehicle } : {}),
+          })),
+        }}
+      />
+      <RecordChanges width="narrow" of={[{ of: 'retention' }]} />
+    </>
   )
 }

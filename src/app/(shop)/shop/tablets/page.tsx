@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { RecordChanges } from '@/app/record-changes'
 import { TabletsScreen } from '@/features/staff/tablets-screen'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
@@ -21,11 +22,14 @@ export default async function TabletsPage() {
   const { origins, isEncrypted } = reachOf(process.env)
   const authority = isEncrypted ? ownAuthority() : undefined
   return (
-    <TabletsScreen
-      isOpen={isOpen}
-      devices={devices.map(({ id, name, seenAt }) => ({ id, name, seen: ago(setup.region, seenAt, at) }))}
-      isPaired={caller.paired !== undefined}
-      reached={{ origins, isEncrypted, ...(authority ? { fingerprint: authority.fingerprint } : {}) }}
-    />
+    <>
+      <TabletsScreen
+        isOpen={isOpen}
+        devices={devices.map(({ id, name, seenAt }) => ({ id, name, seen: ago(setup.region, seenAt, at) }))}
+        isPaired={caller.paired !== undefined}
+        reached={{ origins, isEncrypted, ...(authority ? { fingerprint: authority.fingerprint } : {}) }}
+      />
+      <RecordChanges of={[{ of: 'paired_devices' }]} />
+    </>
   )
 }

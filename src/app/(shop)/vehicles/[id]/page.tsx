@@ -25,7 +25,10 @@ export default async function VehiclePage({ params }: { params: Promise<{ id: st
         region={shop.setup.region}
         now={at}
       />
-      <RecordChanges width="wide" of={[{ of: 'vehicles', key: known.vehicle.id }]} />
+      <RecordChanges
+        width="wide"
+        of={['vehicles', 'removals', 'owner_links'].map((of) => ({ of, key: known.vehicle.id }))}
+      />
     </>
   )
 }

@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { RecordChanges } from '@/app/record-changes'
 import { requestJob, requestRevision } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
 import { asSeenBy, mayDo } from '@/core/staff'
@@ -24,6 +25,10 @@ export default async function FinishPage({ params }: { params: Promise<{ id: str
           shop={floor.shop}
           now={floor.now}
           atDesk={mayDo((await whoIsHere()).role, 'desk')}
+        />
+        <RecordChanges
+          width="full"
+          of={['payments', 'private_links', 'photos'].map((of) => ({ of, key: id }))}
         />
       </>
     )

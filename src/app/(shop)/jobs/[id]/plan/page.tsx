@@ -47,7 +47,10 @@ export default async function PlanPage({ params, searchParams }: Props) {
         setup={setup}
         now={floor.now}
       />
-      <RecordChanges width="full" of={[{ of: 'jobs', key: id }]} />
+      <RecordChanges
+        width="full"
+        of={['jobs', 'panel_consents', 'promises'].map((of) => ({ of, key: id }))}
+      />
     </>
   )
 }

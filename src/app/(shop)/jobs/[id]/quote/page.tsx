@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { notFound } from 'next/navigation'
+import { RecordChanges } from '@/app/record-changes'
 import { requestJob, requestRevision } from '@/app/request-floor'
 import { offered } from '@/core/correction'
 import { toJobId } from '@/core/ids'
@@ -131,6 +132,13 @@ export default async function QuotePage({ params, searchParams }: Props) {
         fromCurve={asked.from === 'curve'}
         now={floor.now}
         closed={entry.agreement !== undefined && !agreed}
+      />
+      <RecordChanges
+        width="full"
+        of={[
+          { of: 'quotes', key: id },
+          { of: 'agreements', key: id },
+        ]}
       />
     </>
   )

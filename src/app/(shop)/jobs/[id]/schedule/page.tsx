@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { RecordChanges } from '@/app/record-changes'
 import { requestJob, requestRevision } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
 import { Live } from '@/features/frame/live'
@@ -22,6 +23,13 @@ export default async function JobSchedulePage({ params }: { params: Promise<{ id
         hours={hoursOf(floor)}
         since={since}
         now={floor.now}
+      />
+      <RecordChanges
+        width="full"
+        of={[
+          { of: 'published', key: id },
+          { of: 'agreements', key: id },
+        ]}
       />
     </>
   )

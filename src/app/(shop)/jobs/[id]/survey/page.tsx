@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { RecordChanges } from '@/app/record-changes'
 import { toJobId } from '@/core/ids'
 import { SurveyScreen } from '@/features/survey/survey-screen'
 import { database } from '@/server/db/connection'
@@ -16,17 +17,20 @@ export default async function SurveyPage({ params }: { params: Promise<{ id: str
   if (!job) notFound()
   const { setup } = await loadShop(db)
   return (
-    <SurveyScreen
-      jobId={id}
-      vehicle={job.vehicle}
-      judging={{ school: setup.school, depths: setup.depths }}
-      devices={setup.devices}
-      stored={await loadSurvey(db, id)}
-      ledger={await ledgerBefore(db, job.vehicle.id, id)}
-      earlier={await earlierVisits(db, job, setup.region.timezone)}
-      kind={job.kind}
-      agreed={(await findAgreement(db, id)) !== undefined}
-      handedOver={job.handedOverAt !== undefined}
-    />
+    <>
+      <SurveyScreen
+        jobId={id}
+        vehicle={job.vehicle}
+        judging={{ school: setup.school, depths: setup.depths }}
+        devices={setup.devices}
+        stored={await loadSurvey(db, id)}
+        ledger={await ledgerBefore(db, job.vehicle.id, id)}
+        earlier={await earlierVisits(db, job, setup.region.timezone)}
+        kind={job.kind}
+        agreed={(await findAgreement(db, id)) !== undefined}
+        handedOver={job.handedOverAt !== undefined}
+      />
+      <RecordChanges width="full" of={[{ of: 'surveys', key: id }]} />
+    </>
   )
 }

@@ -26,7 +26,7 @@ export async function GET(request: Request) {
     entry.device ?? '',
     entry.sent ?? '',
     entry.changes
-      .flatMap(({ of, fields }) => changeTexts(setup.region, of, fields))
+      .flatMap(({ of, fields, plate }) => changeTexts(setup.region, of, fields, { plate }))
       .map(({ name, before, after }) => `${name}: ${before} → ${after}`)
       .join('; '),
   ])
