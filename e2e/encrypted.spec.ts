@@ -198,7 +198,7 @@ test('who takes the tablet over without a network says so, and confirms it once 
 test('a tablet that was lost is locked out', async () => {
   await desk.goto(`${url}/shop/tablets`)
   await desk.getByRole('button', { name: /No longer the shop’s/ }).click()
-  await expect(desk.getByText('Tablet by the wash bay')).toHaveCount(0)
+  await expect(desk.getByText('Tablet by the wash bay', { exact: true })).toHaveCount(0)
   await tablet.goto(`${url}/schedule`)
   await expect(tablet.getByLabel('Passphrase')).toBeVisible()
   await expect(tablet.getByRole('button', { name: /^Merle/ })).toHaveCount(0)
