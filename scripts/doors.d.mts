@@ -1,7 +1,13 @@
 import type { RequestListener, Server } from 'node:http'
 import type { Server as Door } from 'node:net'
 
-export type Limits = { headersTimeout: number; requestTimeout: number; keepAliveTimeout: number }
+/** Milliseconds; whether a request is too slow is looked at once in `connectionsCheckingInterval`. */
+export type Limits = {
+  headersTimeout: number
+  requestTimeout: number
+  keepAliveTimeout: number
+  connectionsCheckingInterval?: number
+}
 export function proxiesOf(text?: string): ReadonlySet<string>
 export function tellWhence(
   request: {

@@ -48,7 +48,8 @@ export const plainDoor = (limits, answer) => createPlain(limits, answer)
  * `lead` what is not. `renew` takes a new key and certificate while it runs.
  */
 export function secureDoor({ key, cert }, limits, { answer, lead }) {
-  const secure = createSecure({ ...limits, key, cert, minVersion: 'TLSv1.2' }, answer)
+  const handshakeTimeout = limits.headersTimeout
+  const secure = createSecure({ ...limits, handshakeTimeout, key, cert, minVersion: 'TLSv1.2' }, answer)
   const plain = createPlain(limits, lead)
   const door = createDoor({ pauseOnConnect: true }, (socket) => {
     const giveUp = () => socket.destroy()
@@ -66,6 +67,10 @@ export function secureDoor({ key, cert }, limits, { answer, lead }) {
     socket.resume()
   })
   secure.on('tlsClientError', (_error, socket) => socket.destroy())
+  // They are handed connections and never listen themselves; a server counts its connections, and ends those that are too slow, only once it does.
+  door.once('listening', () => {
+    for (const server of [secure, plain]) server.emit('listening')
+  })
   return {
     on: (event, listener) => (event === 'upgrade' ? secure : door).on(event, listener),
     once: (event, listener) => door.once(event, listener),

@@ -16,10 +16,11 @@ const MOST_BODY = 32 * 1024 * 1024
 /** What an action of a page may send, as the app is told as well: it answers words, not a fault. */
 const MOST_ACTION = 8 * 1024 * 1024
 const MOST_HEADERS = 16 * 1024
-/** How long a client may take to say what it wants, ms. */
+/** How long a client may take to say what it wants, and how often that is looked at, ms. */
 const HEADERS_MS = 15_000
 const REQUEST_MS = 120_000
 const IDLE_MS = 10_000
+const LOOK_MS = 5_000
 /** How often it is looked whether the certificate still does: its days, the machine's names and addresses. */
 const RENEW_MS = 3_600_000
 /** What a tablet may ask for before it trusts the shop: how it comes to, and what that page is made of. */
@@ -89,6 +90,7 @@ const limits = {
   headersTimeout: HEADERS_MS,
   requestTimeout: REQUEST_MS,
   keepAliveTimeout: IDLE_MS,
+  connectionsCheckingInterval: LOOK_MS,
 }
 function answer(request, response) {
   const refused = refusal(request)

@@ -5,7 +5,7 @@ import { database } from '@/server/db/connection'
 import { changesOfRecords, type Watched } from '@/server/journal/record-changes'
 import { loadShop } from '@/server/shop/shop-store'
 import { whoIsHere } from '@/server/staff/who-is-here'
-import { changeTexts } from '@/text/en/changes'
+import { changeTexts, readingOf } from '@/text/en/changes'
 import { whoText } from '@/text/en/journal'
 import { screenMoment } from '@/text/formats'
 
@@ -24,12 +24,12 @@ export async function RecordChanges({
   const { role } = await whoIsHere()
   if (!mayDo(role, 'manage')) return null
   const db = await database()
-  const { region } = (await loadShop(db)).setup
+  const reading = readingOf(await loadShop(db))
   const seen = (await changesOfRecords(db, of, MOST)).map((change) => ({
     who: whoText(change),
-    at: screenMoment(region, change.at, now()),
+    at: screenMoment(reading.region, change.at, now()),
     changes: change.fields.flatMap(({ of: table, field }) =>
-      changeTexts(region, table, [field], { onItsPage: of.length === 1 }),
+      changeTexts(reading, table, [field], { onItsPage: of.length === 1 }),
     ),
   }))
   return <LastChanges seen={seen.filter(({ changes }) => changes.length > 0)} className={WIDTH[width]} />

@@ -120,6 +120,7 @@ export type AskFacts = {
   'tries-again-in': { seconds: number }
   /** A number in a file that is larger than anything of its kind ever was. */
   'file-number-most': { most: number }
+  'file-list-most': { most: number }
 }
 
 /** An ask as it travels. Only `ask` makes one. */

@@ -34,6 +34,8 @@ const instant = z
   }, ask('file-instant'))
   .refine((text) => isOfOurTime(text.slice(0, 10)), ask('file-our-time')) as unknown as z.ZodType<Instant>
 const text = z.string().max(2000)
+/** A list of so many entries at most. */
+const listed = (most: number) => [most, ask('file-list-most', { most })] as const
 /** A number no larger than anything of its kind ever was, either way. */
 const upTo = (most: number) =>
   z
@@ -60,7 +62,14 @@ const MOST_MONTHS = 600
 const months = upTo(MOST_MONTHS).positive(ask('file-positive'))
 
 const roundOf = (value: z.ZodType<number>) =>
-  z.strictObject({ panel: text, phase: z.enum(PHASES), values: z.array(value).min(1).max(500) })
+  z.strictObject({
+    panel: text,
+    phase: z.enum(PHASES),
+    values: z
+      .array(value)
+      .min(1)
+      .max(...listed(500)),
+  })
 
 const staySchema = z.strictObject({
   day,
@@ -69,9 +78,9 @@ const staySchema = z.strictObject({
   kind: z.enum(['work', 'visit', 'repair']),
   title: text,
   odometerKm: z.int().nonnegative().max(10_000_000).optional(),
-  film: z.array(roundOf(filmUm)).max(200),
-  gloss: z.array(roundOf(glossGU)).max(200),
-  work: z.array(z.strictObject({ panel: text, process: text, takesUm: paintUm })).max(200),
+  film: z.array(roundOf(filmUm)).max(...listed(200)),
+  gloss: z.array(roundOf(glossGU)).max(...listed(200)),
+  work: z.array(z.strictObject({ panel: text, process: text, takesUm: paintUm })).max(...listed(200)),
   layers: z
     .array(
       z.strictObject({
@@ -80,13 +89,16 @@ const staySchema = z.strictObject({
         lot: text,
         surface: z.enum(SURFACES),
         /** Of the paint, where it does not lie on all of it. */
-        panels: z.array(text).max(100).optional(),
+        panels: z
+          .array(text)
+          .max(...listed(100))
+          .optional(),
         endedAt: instant,
         lifeMonths: months,
         firstVisitMonths: months,
       }),
     )
-    .max(50),
+    .max(...listed(50)),
   looks: z
     .array(
       z.strictObject({
@@ -99,7 +111,7 @@ const staySchema = z.strictObject({
         note: text,
       }),
     )
-    .max(200),
+    .max(...listed(200)),
   photographs: z
     .array(
       z.strictObject({
@@ -110,7 +122,7 @@ const staySchema = z.strictObject({
         picture: picture.optional(),
       }),
     )
-    .max(500),
+    .max(...listed(500)),
 })
 
 const historySchema = z.strictObject({
@@ -128,9 +140,11 @@ const historySchema = z.strictObject({
     colourCode: text,
     paintSystem: z.enum(PAINT_SYSTEMS),
     hardness: z.enum(HARDNESSES),
-    treatments: z.array(z.strictObject({ kind: z.enum(TREATMENTS), what: text, year: text })).max(50),
+    treatments: z
+      .array(z.strictObject({ kind: z.enum(TREATMENTS), what: text, year: text }))
+      .max(...listed(50)),
   }),
-  stays: z.array(staySchema).max(1000),
+  stays: z.array(staySchema).max(...listed(1000)),
   ledger: z
     .array(
       z.strictObject({
@@ -142,7 +156,7 @@ const historySchema = z.strictObject({
         note: text,
       }),
     )
-    .max(5000),
+    .max(...listed(5000)),
 })
 
 export type VehicleHistory = z.infer<typeof historySchema>

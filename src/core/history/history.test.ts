@@ -195,6 +195,12 @@ describe('a history that is handed on', () => {
       error: { code: 'malformed', path: expect.stringContaining(place) },
     })
   })
+  test('of more removals than a form takes says how many it may hold', () => {
+    const [one] = fc.sample(history, { numRuns: 1, seed: 3 }) as [VehicleHistory]
+    const read = readHistory(JSON.stringify({ ...one, ledger: Array(5001).fill(REMOVAL) }))
+    const what = ask('file-list-most', { most: 5000 })
+    expect(read).toMatchObject({ ok: false, error: { code: 'malformed', path: 'ledger', what } })
+  })
   test.each([
     ['no base64', 'dear colleague', ask('file-base64')],
     ['a drawing that could run', Buffer.from('<svg onload="x()"/>').toString('base64'), ask('file-jpeg')],

@@ -1,5 +1,6 @@
 'use client'
 
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { type ReactNode, useState } from 'react'
 import type { PersonId } from '@/core/ids'
@@ -153,6 +154,13 @@ function WhoMayWhat() {
           ))}
         </tbody>
       </table>
+      <p className="mt-3 max-w-2xl text-ink-soft">
+        A subcontractor does not sign in: an address of their own, made under{' '}
+        <Link href="/shop/crew" className="underline underline-offset-4">
+          People, bays and hours
+        </Link>
+        , shows what is planned for them, and nothing else.
+      </p>
     </Part>
   )
 }

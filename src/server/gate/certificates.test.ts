@@ -1,11 +1,12 @@
 import { X509Certificate } from 'node:crypto'
 import { once } from 'node:events'
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
-import { type IncomingMessage, request as plainRequest } from 'node:http'
-import { request as secureRequest } from 'node:https'
+import { type IncomingMessage, request as plainRequest, type ServerResponse } from 'node:http'
+import { Agent, request as secureRequest } from 'node:https'
 import { type AddressInfo, connect } from 'node:net'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { connect as connectEncrypted } from 'node:tls'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { authorityFile, certificateFor, reachedAs } from '../../../scripts/authority.mjs'
 import { proxiesOf, renewed, secureDoor, tellWhence } from '../../../scripts/doors.mjs'
@@ -81,17 +82,25 @@ test('the machine is reached as it is called, by addresses of its own network an
 })
 
 describe('one port', () => {
-  const limits = { headersTimeout: 500, requestTimeout: 1000, keepAliveTimeout: 100 }
+  const limits = {
+    headersTimeout: 500,
+    requestTimeout: 1000,
+    keepAliveTimeout: 60_000,
+    connectionsCheckingInterval: 50,
+  }
   const answered = async (sent: ReturnType<typeof plainRequest>) => {
     sent.end()
     const [response] = (await once(sent, 'response')) as [IncomingMessage]
     response.resume()
     return response
   }
-  async function opened() {
+  type Answer = (request: IncomingMessage, response: ServerResponse) => void
+  const within: Answer = (_, response) => response.end('within')
+  const led: Answer = (_, response) => response.writeHead(308, { location: 'https://elsewhere/' }).end()
+  async function opened(answer?: Answer) {
     const door = secureDoor(await certificateFor(folder, REACHED), limits, {
-      answer: (_, response) => response.end('within'),
-      lead: (_, response) => response.writeHead(308, { location: 'https://elsewhere/' }).end(),
+      answer: answer ?? within,
+      lead: answer ?? led,
     })
     const server = door.listen(0, '127.0.0.1')
     await once(server, 'listening')
@@ -133,6 +142,35 @@ describe('one port', () => {
     silent.resume()
     await once(silent, 'close')
     door.close()
+  })
+  const HALF = {
+    'of its headers': 'GET / HTTP/1.1\r\nHost: shop\r\n',
+    'of its body': 'POST / HTTP/1.1\r\nHost: shop\r\nContent-Length: 9\r\n\r\nhalf',
+  }
+  test.each([true, false])('waits for no half of a request, encrypted: %s', async (encrypted) => {
+    const { door, port } = await opened(() => {})
+    for (const [what, said] of Object.entries(HALF)) {
+      const slow = encrypted
+        ? connectEncrypted({ port, host: '127.0.0.1', ca: readFileSync(authorityFile(folder)) })
+        : connect(port, '127.0.0.1')
+      let heard = ''
+      slow.on('data', (piece) => {
+        heard += piece
+      })
+      slow.write(said)
+      await once(slow, 'close')
+      expect(heard, what).toContain('408 Request Timeout')
+    }
+    door.close()
+  })
+  test('is closed at once for whoever has nothing under way', async () => {
+    const { door, port } = await opened()
+    const agent = new Agent({ keepAlive: true, ca: readFileSync(authorityFile(folder)) })
+    await answered(secureRequest({ host: '127.0.0.1', port, agent }))
+    const closed = new Promise((done) => door.close(done))
+    door.closeIdleConnections()
+    await closed
+    agent.destroy()
   })
 })
 

@@ -6,7 +6,7 @@ import { done } from '@/core/answer'
 import { toAccountId, toPersonId } from '@/core/ids'
 import type { ChangedField } from '@/core/journal'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
-import { changeTexts } from '@/text/en/changes'
+import { changeTexts, readingOf } from '@/text/en/changes'
 import { deedText, hasDeedText } from '@/text/en/journal'
 import { type Caller, OPEN_SHOP } from '../action/caller'
 import { chained, forgetStrayChanges, verifyJournal, writeEntry } from '../action/journal'
@@ -199,8 +199,8 @@ describe('what stood before and after', () => {
     expect((await lengths({ of: 'vehicles' }, 2)).length).toBe(2)
   })
   test('is said in words', async () => {
-    const { region } = (await loadShop(shop.db)).setup
-    const said = (of: string, field: ChangedField) => changeTexts(region, of, [field])[0]!
+    const reading = readingOf(await loadShop(shop.db))
+    const said = (of: string, field: ChangedField) => changeTexts(reading, of, [field])[0]!
     expect(said('customers', { path: ['may_remind'], before: 0, after: 1 })).toEqual({
       name: 'customer, may be reminded',
       before: 'no',
@@ -220,7 +220,7 @@ describe('what stood before and after', () => {
       said('shop', { path: ['setup', 'rates', 'centsPerHour', 'prep'], before: 4200, after: 4400 }),
     ).toEqual({ name: 'shop, rates, per hour, prep', before: '€42.00', after: '€44.00' })
     const added = { path: ['setup', 'rates', 'trim'], before: undefined, after: 0 }
-    expect(changeTexts(region, 'shop', [added])).toEqual([])
+    expect(changeTexts(reading, 'shop', [added])).toEqual([])
     expect(text('layers', 'air_c_x10', 186, undefined)).toEqual(['layer, air', '18.6 °C', 'nothing'])
     expect(text('layers', 'rh_x10', 550, 560)).toEqual(['layer, humidity', '55%', '56%'])
     expect(text('jobs', 'arrive_at', '2027-01-18T08:00:00.000Z', null)).toEqual([

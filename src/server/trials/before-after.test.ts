@@ -1,6 +1,6 @@
 import { beforeAll, expect, test } from 'vitest'
 import { instantOrThrow } from '@/core/time'
-import { changeTexts } from '@/text/en/changes'
+import { changeTexts, readingOf } from '@/text/en/changes'
 import { OPEN_SHOP } from '../action/caller'
 import { demoShop } from '../db/demo-shop.fixture'
 import { type JournalEntry, readJournal } from '../journal/journal-store'
@@ -119,10 +119,10 @@ test('of every deed that changes a record it is kept what stood before and after
 })
 
 test('what stood before and after is said in words', async () => {
-  const { region } = (await loadShop(shop.db)).setup
+  const reading = readingOf(await loadShop(shop.db))
   const said = entries.flatMap(({ action, changes }) =>
     changes.flatMap(({ of, fields, plate }) =>
-      changeTexts(region, of, fields, { plate }).map(
+      changeTexts(reading, of, fields, { plate }).map(
         ({ name, before, after }) => `${action}: ${name}: ${before} → ${after}`,
       ),
     ),
@@ -136,6 +136,7 @@ test('what stood before and after is said in words', async () => {
       'quotes.accept-supplement: IM 19, agreement, total: €179.37 → €210.12',
       'quotes.decline: quote, 1, said: nothing → declined',
       'planning.move: IM 4471, work at the car, ends: 14 Jan 2027, 08:00 → 14 Jan 2027, 08:30',
+      'planning.take: out of use or away, person, who or what: nothing → Oran',
       'planning.keep-hold: held slot, Headland, held until: 18 Jan 2027 → 16 Jan 2027',
       'survey.keep: measured, bonnet, thickness before: nothing → 112.5 µm; 114.0 µm',
       'messages.drop-words: text, subject: A look → nothing',

@@ -64,6 +64,7 @@ const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {
   'vehicle-known': { plate: 'IM 1' },
   'tries-again-in': { seconds: 40 },
   'file-number-most': { most: 600 },
+  'file-list-most': { most: 5000 },
 }
 
 const withFacts = (region: Region, code: keyof AskFacts) =>

@@ -1,5 +1,6 @@
 import type { ChangedField } from '@/core/journal'
 import type { Region } from '@/core/region'
+import { namesOf, type Shop } from '@/core/shop'
 import { dayIn, instant, isLocalDay } from '@/core/time'
 import { clock, measured, money, number, shortDay } from '../formats'
 
@@ -121,6 +122,18 @@ const inWords = (name: string) =>
     .trim()
     .toLowerCase()
 
+/** What stands where in words: how the shop writes, and what it calls those that are kept by an id. */
+export type Reading = { region: Region; called: Readonly<Record<string, string>> }
+
+export const readingOf = ({ setup, catalogue }: Shop): Reading => ({
+  region: setup.region,
+  called: {
+    ...namesOf(setup),
+    ...Object.fromEntries([...setup.vendors, ...catalogue].map(({ id, name }) => [id, name])),
+    ...Object.fromEntries(setup.packages.map(({ key, name }) => [key, name])),
+  },
+})
+
 function quantityText(region: Region, path: readonly string[], value: number): string | undefined {
   const name = path.at(-1) ?? ''
   if (path.some((part) => IS_SUM.test(part))) return money(region, value)
@@ -132,13 +145,15 @@ function quantityText(region: Region, path: readonly string[], value: number): s
   return undefined
 }
 
-function valueText(region: Region, path: readonly string[], value: unknown): string {
+function valueText(reading: Reading, path: readonly string[], value: unknown): string {
+  const { region, called } = reading
   const name = path.at(-1) ?? ''
   if (value === null || value === undefined || value === '') return 'nothing'
   if (YES_OR_NO.has(name)) return value === 1 ? 'yes' : 'no'
   if (Array.isArray(value) && value.every((each) => typeof each !== 'object'))
-    return value.map((each) => valueText(region, path, each)).join('; ') || 'nothing'
+    return value.map((each) => valueText(reading, path, each)).join('; ') || 'nothing'
   if (value === true || value === false) return value ? 'yes' : 'no'
+  if (typeof value === 'string' && Object.hasOwn(called, value)) return called[value]!
   if (typeof value === 'string' && isLocalDay(value)) return shortDay(region, value)
   const at = typeof value === 'string' ? instant(value) : undefined
   if (at?.ok) return `${shortDay(region, dayIn(region.timezone, at.value))}, ${clock(region, at.value)}`
@@ -161,7 +176,7 @@ const isNothingNew = ({ before, after }: ChangedField) =>
  * its name.
  */
 export function changeTexts(
-  region: Region,
+  reading: Reading,
   of: string,
   fields: readonly ChangedField[],
   { onItsPage = false, plate }: { onItsPage?: boolean; plate?: string | undefined } = {},
@@ -169,15 +184,17 @@ export function changeTexts(
   return fields
     .filter((field) => !isNothingNew(field))
     .map(({ path, before, after }) => {
-      const way = path.filter((part) => !UNNAMED.has(part)).map(spaced)
+      const way = path
+        .filter((part) => !UNNAMED.has(part))
+        .map((part) => reading.called[part] ?? spaced(part))
       return {
         name: [
           ...(plate ? [plate] : []),
           ...(onItsPage && way.length > 0 ? [] : [RECORD_NAME[of] ?? of]),
           ...way,
         ].join(', '),
-        before: cut(valueText(region, path, before)),
-        after: cut(valueText(region, path, after)),
+        before: cut(valueText(reading, path, before)),
+        after: cut(valueText(reading, path, after)),
       }
     })
 }

@@ -6,7 +6,7 @@ import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { readJournal, whoWrote } from '@/server/journal/journal-store'
 import { loadShop } from '@/server/shop/shop-store'
-import { changeTexts } from '@/text/en/changes'
+import { changeTexts, readingOf } from '@/text/en/changes'
 import { whoText } from '@/text/en/journal'
 
 export const metadata: Metadata = { title: 'Journal' }
@@ -17,7 +17,9 @@ type Search = Record<string, string | string[] | undefined>
 
 export default async function JournalPage({ searchParams }: { searchParams: Promise<Search> }) {
   const db = await database()
-  const { setup } = await loadShop(db)
+  const shop = await loadShop(db)
+  const { setup } = shop
+  const reading = readingOf(shop)
   const { typed, sought } = soughtIn(setup.region, await searchParams)
   const names = new Map(everyone(setup).map(({ id, name }) => [id, name]))
   const entries = await readJournal(db, sought, ON_A_PAGE + 1)
@@ -28,7 +30,7 @@ export default async function JournalPage({ searchParams }: { searchParams: Prom
         who: whoText(entry),
         ...(entry.by && names.has(entry.by) ? { atTheCar: names.get(entry.by)! } : {}),
         changes: entry.changes.flatMap(({ of, fields, plate }) =>
-          changeTexts(setup.region, of, fields, { plate }),
+          changeTexts(reading, of, fields, { plate: plate === entry.plate ? undefined : plate }),
         ),
       }))}
       people={await whoWrote(db)}

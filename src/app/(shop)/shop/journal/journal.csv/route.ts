@@ -3,7 +3,7 @@ import { soughtIn } from '@/features/journal/sought'
 import { database } from '@/server/db/connection'
 import { readJournal } from '@/server/journal/journal-store'
 import { loadShop } from '@/server/shop/shop-store'
-import { changeTexts } from '@/text/en/changes'
+import { changeTexts, readingOf } from '@/text/en/changes'
 import { deedText, JOURNAL_COLUMNS, whoText } from '@/text/en/journal'
 
 /** More than a busy year. */
@@ -12,7 +12,9 @@ const MOST = 100_000
 /** The journal, or what is looked for in it, as CSV (RFC 4180); times in UTC. */
 export async function GET(request: Request) {
   const db = await database()
-  const { setup } = await loadShop(db)
+  const shop = await loadShop(db)
+  const { setup } = shop
+  const reading = readingOf(shop)
   const { sought } = soughtIn(setup.region, Object.fromEntries(new URL(request.url).searchParams))
   const entries = await readJournal(db, sought, MOST)
   const rows = entries.map((entry) => [
@@ -26,7 +28,9 @@ export async function GET(request: Request) {
     entry.device ?? '',
     entry.sent ?? '',
     entry.changes
-      .flatMap(({ of, fields, plate }) => changeTexts(setup.region, of, fields, { plate }))
+      .flatMap(({ of, fields, plate }) =>
+        changeTexts(reading, of, fields, { plate: plate === entry.plate ? undefined : plate }),
+      )
       .map(({ name, before, after }) => `${name}: ${before} → ${after}`)
       .join('; '),
   ])
