@@ -194,6 +194,24 @@ test('a record says who changed it, from what to what, to whoever may read the j
   await expect(last).toContainText('length: nothing → 4.4 m')
 })
 
+test('a technician is told how a customer is reached once the shop says so, and the journal knows', async () => {
+  const asks = tablet.getByRole('button', { name: 'Telephone, e-mail' })
+  await expect(tablet.getByText('Sorcha Quill')).toBeVisible()
+  await expect(asks).toHaveCount(0)
+  await desk.goto(`${shop.url}/shop/staff`)
+  await desk.getByLabel('Technicians see how a customer is reached').check()
+  await desk.getByRole('button', { name: 'Save the rules' }).click()
+  await expect(desk.getByRole('complementary', { name: 'Last changed' })).toContainText(
+    'technicians see contacts: nothing → yes',
+  )
+  await tablet.reload()
+  await asks.click()
+  await expect(tablet.getByRole('link', { name: /^0555 \d/ })).toBeVisible()
+  await desk.goto(`${shop.url}/shop/journal`)
+  const told = desk.getByRole('listitem').filter({ hasText: 'Merle was told how a customer is reached' })
+  await expect(told).toContainText('IM 903')
+})
+
 test('the counter books and takes money, and sees no wages', async () => {
   await signOut(tablet, 'Merle')
   await byPin(tablet, 'Isla', '2580')

@@ -5,6 +5,7 @@ import type { Instant } from '@/core/time'
 import { Frond } from '@/ui/frond'
 import { SideView } from '@/ui/side-view'
 import { leafletsOf } from '../leaflets'
+import { Reach } from '../people/reach'
 import { JobRooms } from './job-rooms'
 
 const KIND_NAME = { work: 'job', visit: 'visit', repair: 'repair' } as const
@@ -14,10 +15,12 @@ type Props = {
   way: Readonly<Record<WayStep, StepState>> | undefined
   region: Region
   now: Instant
+  /** Whether whoever looks may know how the owner is reached. */
+  reachable: boolean
 }
 
 /** Which car this is, how far it has come, and the way through its job. */
-export function JobHeader({ entry, way, region, now }: Props) {
+export function JobHeader({ entry, way, region, now, reachable }: Props) {
   const { job, live } = entry
   const { vehicle } = job
   return (
@@ -29,6 +32,12 @@ export function JobHeader({ entry, way, region, now }: Props) {
           {vehicle.make} {vehicle.model}
           {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()} · {job.customer.name} ·{' '}
           {KIND_NAME[job.kind]} {job.number}
+          {reachable && (
+            <>
+              {' '}
+              · <Reach vehicleId={vehicle.id} />
+            </>
+          )}
         </p>
       </div>
       {live && <Frond leaflets={leafletsOf(live, region, now)} height={52} className="max-sm:hidden" />}

@@ -7,6 +7,7 @@ import { measured } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { Link } from '@/ui/link'
 import { SideView } from '@/ui/side-view'
+import { Reach } from '../people/reach'
 import { SizeForm } from './size-form'
 import { VehicleRooms } from './vehicle-rooms'
 
@@ -48,7 +49,12 @@ export function VehicleHeader({
             {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()}
             {vehicle.colourCode && ` (${vehicle.colourCode})`},{' '}
             {spelt(region, SHAPE_NAME[vehicle.shape]).toLowerCase()} · {customer.name}
-            {reachable && customer.phone && `, ${customer.phone}`}
+            {reachable && (
+              <>
+                {' '}
+                · <Reach vehicleId={vehicle.id} />
+              </>
+            )}
           </p>
           <p className="text-sm text-ink-soft">
             {facts.join(' · ')}

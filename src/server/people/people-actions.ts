@@ -5,8 +5,10 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aVehicle } from '@/core/inputs'
 import { RETENTION_KINDS, RETENTION_MONTHS } from '@/core/people'
+import { mayReach } from '@/core/staff'
 import { defineAction } from '../action/define'
 import { todayHere } from '../shop/today'
+import { staffRules } from '../staff/sessions'
 import { removePictures } from './erase'
 import { droppingPhotographs, erasing } from './erasing'
 import { dropMessages, leaveThisMonth } from './retention'
@@ -16,6 +18,22 @@ async function removed({ pictures }: { pictures: readonly string[] }): Promise<n
   await removePictures(pictures)
   return null
 }
+
+/** Tells how the owner of a car is reached. Whoever was told stands in the journal; what they were told does not. */
+export const tellContact = defineAction({
+  name: 'customers.reach',
+  who: 'team',
+  secret: true,
+  input: z.strictObject({ vehicleId: aVehicle }),
+  write: async ({ trx, caller }, { vehicleId }) => {
+    if (!mayReach(caller.role, await staffRules(trx))) return refuse('not-for-you', ask('not-for-you-to-do'))
+    const owner = await trx('customers')
+      .join('vehicles', 'vehicles.customer_id', 'customers.id')
+      .where('vehicles.id', vehicleId)
+      .first('customers.phone', 'customers.email')
+    return owner ? done({ phone: owner.phone, email: owner.email }) : refuse('gone', ask('vehicle-gone'))
+  },
+})
 
 /** Erases a customer. */
 export const erase = defineAction(erasing, removed)

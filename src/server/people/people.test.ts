@@ -7,7 +7,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
 import { type CustomerId, toCustomerId } from '@/core/ids'
 import { dayIn, instantOrThrow, localDayOrThrow } from '@/core/time'
 import { CONSENT_WORDING } from '@/text/en/people'
-import { OPEN_SHOP } from '../action/caller'
+import { type Caller, OPEN_SHOP } from '../action/caller'
 import { verifyJournal } from '../action/journal'
 import { perform } from '../action/perform'
 import { listDue } from '../aftercare/due-list'
@@ -47,13 +47,8 @@ beforeEach(async () => {
 })
 
 let keys = 0
-const does = (name: string, input: unknown) =>
-  perform(
-    db,
-    EVERY_ACTION.get(name)!,
-    { key: `people-test-${++keys}`, input },
-    { caller: OPEN_SHOP, at: NOW },
-  )
+const does = (name: string, input: unknown, caller: Caller = OPEN_SHOP) =>
+  perform(db, EVERY_ACTION.get(name)!, { key: `people-test-${++keys}`, input }, { caller, at: NOW })
 
 /** Somebody with a car that is not expected, and with as much written of them as there is. */
 async function somebody(): Promise<{ id: CustomerId; name: string; phone: string; email: string }> {
@@ -301,4 +296,26 @@ test('a car that is put away is in no list, is found by who looks for it, and co
   expect((await findKnown(db, vehicleId))!.isPutAway).toBe(true)
   expect((await does('vehicles.take-back', { vehicleId })).ok).toBe(true)
   expect(await isListed('')).toBe(true)
+})
+
+describe('how a customer is reached', () => {
+  const MERLE: Caller = { role: 'technician', name: 'Merle' }
+  const asked = async (caller?: Caller) => {
+    const { id } = await somebody()
+    const { id: vehicleId } = (await db('vehicles').where({ customer_id: id }).first('id'))!
+    return does('customers.reach', { vehicleId }, caller)
+  }
+
+  test('is told the desk, and stands nowhere in the journal', async () => {
+    const { phone, email } = await somebody()
+    expect(await asked()).toEqual({ ok: true, value: { phone, email } })
+    const entry = await db('action_journal').where({ action: 'customers.reach' }).first()
+    expect(entry?.vehicle_id).toBeTruthy()
+    expect(JSON.stringify(entry)).not.toContain(phone)
+  })
+  test('is told a technician where the shop says so', async () => {
+    expect(await asked(MERLE)).toMatchObject({ ok: false, code: 'not-for-you' })
+    await does('staff.keep-rules', { idleMinutes: 15, floorReaches: true })
+    expect(await asked(MERLE)).toMatchObject({ ok: true })
+  })
 })

@@ -31,6 +31,7 @@ beforeAll(async () => {
 const NOTHING_BESIDE: Readonly<Record<string, readonly string[]>> = {
   'something is looked at, taken out, copied or proposed: nothing that stood is another': [
     'customers.look',
+    'customers.reach',
     'customers.take-out',
     'customers.leave-outdated',
     'shop.back-up',

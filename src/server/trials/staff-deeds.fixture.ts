@@ -99,6 +99,7 @@ export const peopleDeeds = (): Deed[] => [
   action('vouch', 'work.answer-handed-on', { ids: [HANDED_ON], answer: 'vouched' }),
   action('put-away', 'vehicles.put-away', { vehicleId: SPARE_CAR }),
   action('take-back', 'vehicles.take-back', { vehicleId: SPARE_CAR }),
+  action('reach', 'customers.reach', { vehicleId: SPARE_CAR }),
   action('look', 'customers.look', { customerId: SPARE }),
   action('take-out', 'customers.take-out', { customerId: SPARE }),
   action('erase', 'customers.erase', {

@@ -127,6 +127,7 @@ const DONE: Readonly<Record<string, string>> = {
   'customers.erase': 'erased a customer',
   'customers.keep-retention': 'changed for how long what is kept',
   'customers.look': 'looked at how a customer is reached',
+  'customers.reach': 'was told how a customer is reached',
   'customers.take-out': 'took out all that is held of a customer',
   'vehicles.put-away': 'put a vehicle away',
   'vehicles.take-back': 'took a vehicle back',
