@@ -1,4 +1,6 @@
+import path from 'node:path'
 import { type Browser, expect, type Page, test } from '@playwright/test'
+import Database from 'better-sqlite3'
 import { Shop } from './shop'
 
 /** Who signs in, on which device, and what each of them sees. */
@@ -210,6 +212,17 @@ test('a technician is told how a customer is reached once the shop says so, and 
   await desk.goto(`${shop.url}/shop/journal`)
   const told = desk.getByRole('listitem').filter({ hasText: 'Merle was told how a customer is reached' })
   await expect(told).toContainText('IM 903')
+})
+
+test('while another program holds the file, whoever is signed in reads on', async () => {
+  // So long after the last sign of life that the next is written down.
+  await shop.open('2027-01-13T10:26:00Z')
+  const other = new Database(path.join(shop.data, 'fern-yard.db'))
+  other.exec('BEGIN IMMEDIATE')
+  for (const page of ['/', '/schedule', '/vehicles'])
+    expect((await desk.goto(`${shop.url}${page}`, { timeout: 8000 }))?.status()).toBe(200)
+  other.exec('COMMIT')
+  other.close()
 })
 
 test('the counter books and takes money, and sees no wages', async () => {

@@ -8,7 +8,7 @@ import { atTheDoor, type Knock, onceKnown, type Verdict } from './server/gate/ga
 import { contentPolicy, safetyHeaders } from './server/gate/headers'
 import { Rates } from './server/gate/rates'
 import { cookieNames, whoShows } from './server/staff/caller-now'
-import { touchSession } from './server/staff/sessions'
+import { noteSignOfLife } from './server/staff/sessions'
 import { GATE_WORDS, NOT_FOR_YOU, SIGN_IN_FIRST, TOO_OFTEN } from './text/en/gate'
 
 /** Every request comes by here first: whether it is let in, and what its answer tells the browser. */
@@ -32,7 +32,7 @@ async function verdictOn(request: NextRequest, knock: Knock, isSecure: boolean):
   const { session, paired } = caller
   const seconds = tooOften(request, caller)
   if (seconds) return { kind: 'too-often', seconds }
-  if (session && isSignOfLife(knock.path)) await touchSession(await writer(), { session, paired }, now())
+  if (session && isSignOfLife(knock.path)) noteSignOfLife(await writer(), { session, paired }, now())
   return onceKnown(knock, caller, isOpen)
 }
 

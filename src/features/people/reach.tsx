@@ -7,7 +7,8 @@ import { useAction } from '@/ui/use-action'
 
 type Contact = { phone: string; email: string }
 
-const LINK = 'inline-flex min-h-11 items-center underline underline-offset-4'
+/** As tall as a finger, in a line of text. */
+const LINK = '-my-3 inline-flex min-h-11 items-center underline underline-offset-4'
 
 /** How the owner of a car is reached, once somebody asks: that they did stands in the journal. */
 export function Reach({ vehicleId }: { vehicleId: VehicleId }) {

@@ -10,6 +10,7 @@ import {
   TOUCHED_EVERY_SECONDS,
 } from '@/core/staff'
 import { type Instant, instantOrThrow } from '@/core/time'
+import { faultFacts, log } from '../log'
 import { freshToken, tokenHash } from './hashed'
 
 /** Who is signed in where. A session lives on the server: it ends when it is ended, whatever a browser still holds. */
@@ -110,6 +111,21 @@ export async function touchSession(
   const since = new Date(Date.parse(at) - 1000 * TOUCHED_EVERY_SECONDS).toISOString()
   const touched = await db('sessions').where({ id }).where('used_at', '<', since).update({ used_at: at })
   if (touched > 0 && paired) await db('paired_devices').where({ id: paired }).update({ seen_at: at })
+}
+
+const touching = new Set<string>()
+
+/** Notes that somebody is there without anybody waiting for it: while another program holds the file, pages are read all the same. */
+export function noteSignOfLife(
+  db: Knex,
+  who: { session: string; paired?: string | undefined },
+  at: Instant,
+): void {
+  if (touching.has(who.session)) return
+  touching.add(who.session)
+  void touchSession(db, who, at)
+    .catch((error) => log.warn({ note: 'sign of life', ...faultFacts(error) }))
+    .finally(() => touching.delete(who.session))
 }
 
 /** Ends sessions: one by its id, or all of an account or a device. */
