@@ -10,7 +10,7 @@ type Contact = { phone: string; email: string }
 /** As tall as a finger, in a line of text. */
 const LINK = '-my-3 inline-flex min-h-11 items-center underline underline-offset-4'
 
-/** How the owner of a car is reached, once somebody asks: that they did stands in the journal. */
+/** How the owner of a car is reached, once it is asked for: that it was stands in the journal. */
 export function Reach({ vehicleId }: { vehicleId: VehicleId }) {
   const { run, pending, refusal } = useAction()
   const [contact, setContact] = useState<Contact>()

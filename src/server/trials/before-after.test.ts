@@ -133,7 +133,7 @@ test('what stood before and after is said in words', async () => {
     expect.arrayContaining([
       'staff.keep-rules: rules, technicians see contacts: nothing → yes',
       'handover.record-payment: payment, paid: nothing → €12.50',
-      'handover.cross-payment-out: payment, crossed out: nothing → 13 Jan 2027, 10:20',
+      'handover.cross-payment-out: payment, voided: nothing → 13 Jan 2027, 10:20',
       'quotes.accept-supplement: IM 19, agreement, total: €179.37 → €210.12',
       'quotes.decline: quote, 1, said: nothing → declined',
       'planning.move: IM 4471, work at the car, ends: 14 Jan 2027, 08:00 → 14 Jan 2027, 08:30',

@@ -70,7 +70,7 @@ const COLUMN_NAME: Record<string, string> = {
   said_how: 'how it was said',
   promised_for: 'promised for',
   way: 'paid by',
-  taken_back_at: 'crossed out',
+  taken_back_at: 'voided',
   expires_at: 'open until',
   revoked_at: 'closed',
   removed_at: 'removed',

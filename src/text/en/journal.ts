@@ -14,7 +14,7 @@ const DONE: Readonly<Record<string, string>> = {
   'bring.drop': 'dropped a list brought from elsewhere',
   'bring.take': 'took a list brought from elsewhere over',
   'bring.undo': 'took a list back out',
-  'handover.cross-payment-out': 'crossed a payment out',
+  'handover.cross-payment-out': 'voided a payment',
   'handover.end-keeping-in': 'ended keeping a car in',
   'handover.hand-over': 'handed a car over',
   'handover.judge-item': 'judged a point of the handover',
