@@ -7,7 +7,7 @@ import { toJobId, toVehicleId } from '@/core/ids'
 import type { Instant } from '@/core/time'
 import type { ActionJournalRow, RowChangesRow } from '../db/tables'
 import type { Caller } from './caller'
-import { subjectOf } from './subject'
+import { subjectOf, subjectOfChanges } from './subject'
 
 /** The journal of actions: what was done once under a key, and what it answered. */
 
@@ -76,7 +76,8 @@ const hashOfChanges = (changes: readonly Change[]): string =>
 export async function writeEntry(trx: Knex, entry: Entry): Promise<void> {
   const input = JSON.stringify(entry.input) ?? 'null'
   const before = await trx('action_journal').orderBy('position', 'desc').first('chain')
-  const { job_id, vehicle_id } = subjectOf(entry.input, entry.answer.ok ? entry.answer.value : undefined)
+  const named = subjectOf(entry.input, entry.answer.ok ? entry.answer.value : undefined)
+  const { job_id, vehicle_id } = named.job_id || named.vehicle_id ? named : await subjectOfChanges(trx)
   const row = {
     key: entry.key,
     action: entry.action,

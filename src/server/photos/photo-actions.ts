@@ -15,8 +15,11 @@ export const keepMarks = defineAction({
   name: 'photos.keep-marks',
   who: 'team',
   input: z.strictObject({ id, version, marks: marksSchema }),
-  write: async ({ trx }, { id: photo, version: readAt, marks }) =>
-    (await writeMarks(trx, photo, readAt, marks)) ? done() : refuse('stale', ask('photo-drawn-on')),
+  write: async ({ trx }, { id: photo, version: readAt, marks }) => {
+    if (!(await writeMarks(trx, photo, readAt, marks))) return refuse('stale', ask('photo-drawn-on'))
+    const taken = await trx('photos').where({ id: photo }).first('job_id')
+    return done({ jobId: taken!.job_id })
+  },
 })
 
 /** Says which mark a photograph shows; without one, all of its place. */

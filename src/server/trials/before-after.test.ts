@@ -119,6 +119,22 @@ test('of every deed that changes a record it is kept what stood before and after
   expect(none.toSorted()).toEqual(Object.values(NOTHING_BESIDE).flat().toSorted())
 })
 
+test('what was changed of one car is found under that car', async () => {
+  const nowhere = await shop
+    .db('action_journal as entry')
+    .join('row_changes', 'row_changes.position', 'entry.position')
+    .leftJoin('jobs', 'jobs.id', 'row_changes.row_key')
+    .leftJoin('vehicles', 'vehicles.id', 'row_changes.row_key')
+    .whereNull('entry.job_id')
+    .whereNull('entry.vehicle_id')
+    .groupBy('entry.position')
+    .havingRaw('count(DISTINCT jobs.id) = 1 OR (count(jobs.id) = 0 AND count(DISTINCT vehicles.id) = 1)')
+    .pluck('entry.action')
+  expect(nowhere).toEqual([])
+  const voided = entries.find(({ action }) => action === 'handover.cross-payment-out')
+  expect(voided?.plate).toBe('IM 903')
+})
+
 test('what stood before and after is said in words', async () => {
   const reading = readingOf(await loadShop(shop.db))
   const said = entries.flatMap(({ action, changes }) =>
