@@ -1,4 +1,5 @@
 export function isLoopback(host: string): boolean
+export function wrongPublicUrl(text: string | undefined): string | undefined
 export function mayNotOpen(asked: {
   folder: string
   host: string

@@ -26,6 +26,12 @@ export function isLoopback(host) {
   return plain === 'localhost' || plain === '::1' || (isIP(plain) === 4 && plain.startsWith('127.'))
 }
 
+/** What is wrong with where owners of cars are said to reach their pages, with what to do; nothing where it will do or is not set. */
+export function wrongPublicUrl(text) {
+  if (!text || (URL.canParse(text) && /^https?:$/.test(new URL(text).protocol))) return undefined
+  return `FERN_YARD_PUBLIC_URL=${text} is no address. Set one such as https://cars.example, or leave it out, and start again.`
+}
+
 /** Whether a process is running. */
 function runs(pid) {
   try {

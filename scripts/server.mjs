@@ -4,7 +4,7 @@ import path from 'node:path'
 import next from 'next'
 import { certificateFor, reachedAs } from './authority.mjs'
 import { plainDoor, proxiesOf, renewed, secureDoor, tellWhence } from './doors.mjs'
-import { leaveFolder, mayNotOpen } from './may-open.mjs'
+import { isLoopback, leaveFolder, mayNotOpen, wrongPublicUrl } from './may-open.mjs'
 import { address, ROOT, say } from './steps.mjs'
 
 // Whatever is written is for the user who serves the shop, and nobody else on the machine.
@@ -68,13 +68,16 @@ const steps = readdirSync(path.join(ROOT, 'src/server/db/migrations'))
   .filter((name) => /^\d{4}-.*\.ts$/.test(name))
   .map((name) => name.replace(/\.ts$/, ''))
   .sort()
-const why = mayNotOpen({
-  folder,
-  host,
-  proxies: process.env.FERN_YARD_PROXY,
-  steps,
-  isNew: process.env.FERN_YARD_NEW === '1',
-})
+const publicUrl = process.env.FERN_YARD_PUBLIC_URL
+const why =
+  wrongPublicUrl(publicUrl) ??
+  mayNotOpen({
+    folder,
+    host,
+    proxies: process.env.FERN_YARD_PROXY,
+    steps,
+    isNew: process.env.FERN_YARD_NEW === '1',
+  })
 if (why) {
   say(why)
   process.exit(1)
@@ -145,4 +148,10 @@ server.once('error', (error) => {
   )
   process.exit(1)
 })
-server.listen(Number(port), host, () => say(`ready on ${isSecure ? 'https' : 'http'}://${host}:${port}`))
+server.listen(Number(port), host, () => {
+  say(`ready on ${isSecure ? 'https' : 'http'}://${host}:${port}`)
+  if (publicUrl && !isLoopback(new URL(publicUrl).hostname))
+    say(
+      `at ${publicUrl} only the pages of owners are answered; the shop itself has to be reached at another address.`,
+    )
+})

@@ -13,7 +13,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { instantOrThrow } from '@/core/time'
-import { isLoopback, leaveFolder, mayNotOpen } from '../../../scripts/may-open.mjs'
+import { isLoopback, leaveFolder, mayNotOpen, wrongPublicUrl } from '../../../scripts/may-open.mjs'
 import { openDatabase } from '../db/connection'
 import { MIGRATIONS } from '../db/migrations'
 import { addAccount, hashedSecrets } from '../staff/accounts'
@@ -136,4 +136,11 @@ describe('other machines', () => {
   ])('%s is this machine alone: %s', (host, isOwn) => {
     expect(isLoopback(host)).toBe(isOwn)
   })
+})
+
+test('where owners reach the shop is an address of the web, or nothing', () => {
+  for (const good of [undefined, '', 'https://cars.example', 'http://192.0.2.2:3210'])
+    expect(wrongPublicUrl(good)).toBeUndefined()
+  for (const bad of ['cars.example', 'cars.example:3210', 'javascript://cars.example/x', 'https://'])
+    expect(wrongPublicUrl(bad)).toContain(`FERN_YARD_PUBLIC_URL=${bad} is no address`)
 })

@@ -76,7 +76,17 @@ export async function readJournal(db: Knex, sought: Sought, most: number): Promi
   if (sought.who) query.where('entry.account_id', sought.who)
   if (sought.subject)
     query.where(db.raw('entry.action LIKE ? ESCAPE ?', [`${escaped(sought.subject)}.%`, '\\']))
-  if (sought.plate) query.whereRaw('plain(vehicles.plate) = ?', [plain(sought.plate)])
+  if (sought.plate) {
+    const sameCar = ['plain(vehicles.plate) = ?', [plain(sought.plate)]] as const
+    query.where((any) =>
+      any.whereRaw(...sameCar).orWhereIn(
+        'entry.position',
+        changesByCar(db)
+          .whereRaw(...sameCar)
+          .select('position'),
+      ),
+    )
+  }
   if (sought.from) query.where('entry.at', '>=', sought.from)
   if (sought.until) query.where('entry.at', '<', sought.until)
   if (sought.before) query.where('entry.position', '<', sought.before)
@@ -126,12 +136,15 @@ const AT_ONCE = 500
 /** What lies under the key of a job says of which car it is where an entry is about several. */
 const BY_JOB = new Set(['published', 'agreements'])
 
+const changesByCar = (db: Knex) =>
+  db('row_changes')
+    .leftJoin('jobs', 'jobs.id', 'row_changes.row_key')
+    .leftJoin('vehicles', 'vehicles.id', 'jobs.vehicle_id')
+
 async function changesOf(db: Knex, positions: readonly number[]): Promise<Map<number, RecordChange[]>> {
   const found = new Map<number, RecordChange[]>()
   for (let from = 0; from < positions.length; from += AT_ONCE) {
-    const rows = await db('row_changes')
-      .leftJoin('jobs', 'jobs.id', 'row_changes.row_key')
-      .leftJoin('vehicles', 'vehicles.id', 'jobs.vehicle_id')
+    const rows = await changesByCar(db)
       .whereIn('position', positions.slice(from, from + AT_ONCE))
       .orderBy('row_changes.id')
       .select('position', 'of_table', 'before', 'after', 'vehicles.plate')

@@ -219,6 +219,7 @@ describe('what stood before and after', () => {
     expect(
       said('shop', { path: ['setup', 'rates', 'centsPerHour', 'prep'], before: 4200, after: 4400 }),
     ).toEqual({ name: 'shop, rates, per hour, prep', before: '€42.00', after: '€44.00' })
+    expect(text('supplies', 'constructor', 1, 2)).toEqual(['set, constructor', '1', '2'])
     const added = { path: ['setup', 'rates', 'trim'], before: undefined, after: 0 }
     expect(changeTexts(reading, 'shop', [added])).toEqual([])
     expect(text('layers', 'air_c_x10', 186, undefined)).toEqual(['layer, air', '18.6 °C', 'nothing'])

@@ -135,6 +135,16 @@ test('what was changed of one car is found under that car', async () => {
   expect(voided?.plate).toBe('IM 903')
 })
 
+test('a deed that changed several cars is found under each of them', async () => {
+  const several = entries.filter(
+    ({ plate, changes }) => plate === undefined && changes.some((change) => change.plate),
+  )
+  expect(several.length).toBeGreaterThan(0)
+  for (const { position, changes } of several)
+    for (const plate of new Set(changes.flatMap((change) => change.plate ?? [])))
+      expect((await readJournal(shop.db, { plate }, 1000)).map((entry) => entry.position)).toContain(position)
+})
+
 test('what stood before and after is said in words', async () => {
   const reading = readingOf(await loadShop(shop.db))
   const said = entries.flatMap(({ action, changes }) =>

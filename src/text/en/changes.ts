@@ -112,7 +112,11 @@ const IS_SUM = /[cC]ents(?![a-z])/
 /** Names of columns and parts begin small; any other is what somebody called it. */
 const isCalled = (name: string) => /^[^a-z]/.test(name)
 
-const spaced = (name: string) => COLUMN_NAME[name] ?? (isCalled(name) ? name : inWords(name))
+/** What somebody calls a part of theirs may be what every object has. */
+const nameIn = (names: Readonly<Record<string, string>>, part: string) =>
+  Object.hasOwn(names, part) ? names[part] : undefined
+
+const spaced = (name: string) => nameIn(COLUMN_NAME, name) ?? (isCalled(name) ? name : inWords(name))
 
 const inWords = (name: string) =>
   name
@@ -153,7 +157,8 @@ function valueText(reading: Reading, path: readonly string[], value: unknown): s
   if (Array.isArray(value) && value.every((each) => typeof each !== 'object'))
     return value.map((each) => valueText(reading, path, each)).join('; ') || 'nothing'
   if (value === true || value === false) return value ? 'yes' : 'no'
-  if (typeof value === 'string' && Object.hasOwn(called, value)) return called[value]!
+  const known = typeof value === 'string' ? nameIn(called, value) : undefined
+  if (known !== undefined) return known
   if (typeof value === 'string' && isLocalDay(value)) return shortDay(region, value)
   const at = typeof value === 'string' ? instant(value) : undefined
   if (at?.ok) return `${shortDay(region, dayIn(region.timezone, at.value))}, ${clock(region, at.value)}`
@@ -186,7 +191,7 @@ export function changeTexts(
     .map(({ path, before, after }) => {
       const way = path
         .filter((part) => !UNNAMED.has(part))
-        .map((part) => reading.called[part] ?? spaced(part))
+        .map((part) => nameIn(reading.called, part) ?? spaced(part))
       return {
         name: [
           ...(plate ? [plate] : []),
@@ -198,3 +203,14 @@ export function changeTexts(
       }
     })
 }
+
+type Entry = {
+  plate?: string
+  changes: readonly { of: string; fields: readonly ChangedField[]; plate?: string }[]
+}
+
+/** What an entry of the journal changed; of which car is said where the entry itself is of another, or of none. */
+export const changesOfEntry = (reading: Reading, entry: Entry): ChangeText[] =>
+  entry.changes.flatMap(({ of, fields, plate }) =>
+    changeTexts(reading, of, fields, { plate: plate === entry.plate ? undefined : plate }),
+  )

@@ -6,7 +6,7 @@ import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { readJournal, whoWrote } from '@/server/journal/journal-store'
 import { loadShop } from '@/server/shop/shop-store'
-import { changeTexts, readingOf } from '@/text/en/changes'
+import { changesOfEntry, readingOf } from '@/text/en/changes'
 import { whoText } from '@/text/en/journal'
 
 export const metadata: Metadata = { title: 'Journal' }
@@ -29,9 +29,7 @@ export default async function JournalPage({ searchParams }: { searchParams: Prom
         ...entry,
         who: whoText(entry),
         ...(entry.by && names.has(entry.by) ? { atTheCar: names.get(entry.by)! } : {}),
-        changes: entry.changes.flatMap(({ of, fields, plate }) =>
-          changeTexts(reading, of, fields, { plate: plate === entry.plate ? undefined : plate }),
-        ),
+        changes: changesOfEntry(reading, entry),
       }))}
       people={await whoWrote(db)}
       typed={typed}

@@ -3,7 +3,7 @@ import { soughtIn } from '@/features/journal/sought'
 import { database } from '@/server/db/connection'
 import { readJournal } from '@/server/journal/journal-store'
 import { loadShop } from '@/server/shop/shop-store'
-import { changeTexts, readingOf } from '@/text/en/changes'
+import { changesOfEntry, readingOf } from '@/text/en/changes'
 import { deedText, JOURNAL_COLUMNS, whoText } from '@/text/en/journal'
 
 /** More than a busy year. */
@@ -27,10 +27,7 @@ export async function GET(request: Request) {
     entry.plate ?? '',
     entry.device ?? '',
     entry.sent ?? '',
-    entry.changes
-      .flatMap(({ of, fields, plate }) =>
-        changeTexts(reading, of, fields, { plate: plate === entry.plate ? undefined : plate }),
-      )
+    changesOfEntry(reading, entry)
       .map(({ name, before, after }) => `${name}: ${before} → ${after}`)
       .join('; '),
   ])
