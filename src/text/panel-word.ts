@@ -12,7 +12,7 @@ const SIDED = /^(.+)-(left|right)$/
 
 /** The name of a panel or place from its id, such as `front-door-left`, as it stands in the middle of a sentence. */
 export function panelWordIn({ name, onSide }: PanelWords, id: string): string {
-  const known = (kind: string): kind is PanelKind | PlaceKind | PartId => kind in name
+  const known = (kind: string): kind is PanelKind | PlaceKind | PartId => Object.hasOwn(name, kind)
   if (known(id)) return name[id]
   const [, kind, side] = SIDED.exec(id) ?? []
   return kind && known(kind) ? onSide(kind, name[kind], side as Side) : id

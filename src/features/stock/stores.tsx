@@ -6,7 +6,7 @@ import { PRICED_BY, type Shelf, type StoreKey, storeUnit } from '@/core/stock'
 import type { Instant } from '@/core/time'
 import { countStored, keepStore } from '@/server/stock/stock-actions'
 import { stepTitle } from '@/text/en/step-names'
-import { SUPPLY_NAME } from '@/text/en/supplies'
+import { STORE_NAME } from '@/text/en/supplies'
 import { currencySign, measured, minorDigits, moment, money, unitSign } from '@/text/formats'
 import { title } from '@/text/title'
 import { numberOf } from '@/text/typed'
@@ -21,8 +21,7 @@ import { Order } from './order'
 
 type Line = Shelf['stores'][number]
 
-export const storeName = (key: StoreKey) =>
-  title({ language: 'en' }, key === 'tape' ? 'masking tape' : SUPPLY_NAME[key])
+export const storeName = (key: StoreKey) => title({ language: 'en' }, STORE_NAME[key])
 
 const quantityOf = (key: StoreKey): 'length' | 'volume' => (storeUnit(key) === 'm' ? 'length' : 'volume')
 

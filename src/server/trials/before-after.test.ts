@@ -154,7 +154,8 @@ test('what stood before and after is said in words', async () => {
       ),
     ),
   )
-  for (const line of said) expect(line).not.toMatch(/[a-z]_[a-z]|x10|[Cc]ents|T\d\d:\d\d/)
+  for (const line of said)
+    expect(line).not.toMatch(/[a-z]_[a-z]|x10|[Cc]ents|T\d\d:\d\d|[[\]"]|:[a-z]|nothing → nothing/)
   expect(said).toEqual(
     expect.arrayContaining([
       'staff.keep-rules: rules, technicians see contacts: nothing → yes',
@@ -163,11 +164,21 @@ test('what stood before and after is said in words', async () => {
       'quotes.accept-supplement: IM 19, agreement, total: €179.37 → €210.12',
       'quotes.decline: quote, 1, said: nothing → declined',
       'planning.move: IM 4471, work at the car, ends: 14 Jan 2027, 08:00 → 14 Jan 2027, 08:30',
-      'planning.take: out of use or away, person, who or what: nothing → Oran',
+      'planning.take: away or out of use, person, who or what: nothing → Oran',
+      'planning.pin: stays where it is, step: nothing → wash',
       'planning.keep-hold: held slot, Headland, held until: 18 Jan 2027 → 16 Jan 2027',
       'survey.keep: measured, bonnet, thickness before: nothing → 112.5 µm; 114.0 µm',
-      'messages.drop-words: text, subject: A look → nothing',
+      'messages.drop-words: text, Visit due, subject: A look → nothing',
       'stock.throw-bottle: bottle, 1, gone: nothing → 13 Jan 2027',
+      'plan.keep-consent: consent for a panel, bonnet, agreed: nothing → 13 Jan 2027, 10:20',
+      'handover.hand-over: paint removed, right front wing, taken off: nothing → 0.2 µm',
+      'learning.take-spreads: shop, spreads, wash: nothing → 0.2',
+      expect.stringContaining('calendars, Brída: nothing → weekly sun nothing, mon 07:00–11:30; 12:00–15:30'),
+      'stock.wash-set: set, Foam cut, 125 mm, dirty: 3 → 0',
+      'stock.keep-store: store, masking tape, price: €1.10 → €1.20',
+      'messages.save-words: text, Visit due, subject: nothing → A look',
+      'staff.close: who signs in, Finn, left: nothing → 13 Jan 2027, 10:20',
+      'stock.order: order, masking tape, ordered: nothing → 13 Jan 2027, 10:20',
     ]),
   )
 })

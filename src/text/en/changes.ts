@@ -1,8 +1,12 @@
 import type { ChangedField } from '@/core/journal'
 import type { Region } from '@/core/region'
-import { namesOf, type Shop } from '@/core/shop'
+import { everyone, type Shop } from '@/core/shop'
 import { dayIn, instant, isLocalDay } from '@/core/time'
 import { clock, measured, money, number, shortDay } from '../formats'
+import { equipmentName } from './equipment'
+import { OCCASION_NAME } from './messages'
+import { staffPanelName } from './staff-panels'
+import { STORE_NAME } from './supplies'
 
 /** What stood before and after, as one reads it. */
 
@@ -24,7 +28,7 @@ const RECORD_NAME: Record<string, string> = {
   feeds: 'calendar link',
   photos: 'photograph',
   holds: 'held slot',
-  outages: 'out of use or away',
+  outages: 'away or out of use',
   bottles: 'bottle',
   stock_orders: 'order',
   reorder_points: 'order again at',
@@ -127,16 +131,39 @@ const inWords = (name: string) =>
     .toLowerCase()
 
 /** What stands where in words: how the shop writes, and what it calls those that are kept by an id. */
-export type Reading = { region: Region; called: Readonly<Record<string, string>> }
+export type Reading = {
+  region: Region
+  called: Readonly<Record<string, string>>
+  /** Bays; their ids may be words that stand elsewhere for something else. */
+  places: Readonly<Record<string, string>>
+}
+
+const named = (all: readonly { id: string; name: string }[]) => all.map(({ id, name }) => [id, name] as const)
 
 export const readingOf = ({ setup, catalogue }: Shop): Reading => ({
   region: setup.region,
-  called: {
-    ...namesOf(setup),
-    ...Object.fromEntries([...setup.vendors, ...catalogue].map(({ id, name }) => [id, name])),
-    ...Object.fromEntries(setup.packages.map(({ key, name }) => [key, name])),
-  },
+  called: Object.fromEntries([
+    ...named([...everyone(setup), ...setup.vendors, ...catalogue]),
+    // Hours of one person’s own lie under this.
+    ...everyone(setup).map(({ id, name }) => [`person-${id}`, name]),
+    ...catalogue.map(({ id, name }) => [`product:${id}`, name]),
+    ...setup.packages.map(({ key, name }) => [key, name]),
+    ...Object.entries(STORE_NAME).map(([key, name]) => [`store:${key}`, name]),
+    ...Object.entries(OCCASION_NAME).map(([key, { name }]) => [`occasion:${key}`, name]),
+  ]),
+  places: Object.fromEntries(named(setup.places)),
 })
+
+/** Under these stand panels, by their ids. */
+const BY_PANEL = new Set(['removals', 'panel_consents', 'photos', 'surveys', 'panel_facts'])
+
+function partText({ region, called, places }: Reading, of: string, path: readonly string[], at: number) {
+  const part = path[at]!
+  const under = at === 0 ? of : path[at - 1]!
+  if (under === 'places') return nameIn(places, part) ?? part
+  if (BY_PANEL.has(under)) return staffPanelName(region, part)
+  return nameIn(called, part) ?? spaced(part)
+}
 
 function quantityText(region: Region, path: readonly string[], value: number): string | undefined {
   const name = path.at(-1) ?? ''
@@ -149,22 +176,37 @@ function quantityText(region: Region, path: readonly string[], value: number): s
   return undefined
 }
 
+/** Values out of a list the program knows, such as how somebody pays; their names are words with dashes. */
+const OF_A_LIST = new Set(['operation_id', 'tax', 'washing', 'storage', 'said_how', 'paint_system', 'rule'])
+
+function namedValue({ region, called, places }: Reading, name: string, value: string): string {
+  if (name === 'what_id') return nameIn(places, value) ?? nameIn(called, value) ?? equipmentName(value)
+  const known = nameIn(called, value)
+  if (known !== undefined) return known
+  if (OF_A_LIST.has(name)) return value.replaceAll('-', ' ')
+  if (isLocalDay(value)) return shortDay(region, value)
+  const at = instant(value)
+  return at.ok ? `${shortDay(region, dayIn(region.timezone, at.value))}, ${clock(region, at.value)}` : value
+}
+
+/** From when until when on a day. */
+const isSpan = (value: unknown) => Array.isArray(value) && value.length === 2 && /^\d\d:\d\d$/.test(value[0])
+
 function valueText(reading: Reading, path: readonly string[], value: unknown): string {
-  const { region, called } = reading
   const name = path.at(-1) ?? ''
   if (value === null || value === undefined || value === '') return 'nothing'
   if (YES_OR_NO.has(name)) return value === 1 ? 'yes' : 'no'
-  if (Array.isArray(value) && value.every((each) => typeof each !== 'object'))
-    return value.map((each) => valueText(reading, path, each)).join('; ') || 'nothing'
   if (value === true || value === false) return value ? 'yes' : 'no'
-  const known = typeof value === 'string' ? nameIn(called, value) : undefined
-  if (known !== undefined) return known
-  if (typeof value === 'string' && isLocalDay(value)) return shortDay(region, value)
-  const at = typeof value === 'string' ? instant(value) : undefined
-  if (at?.ok) return `${shortDay(region, dayIn(region.timezone, at.value))}, ${clock(region, at.value)}`
-  const quantity = typeof value === 'number' ? quantityText(region, path, value) : undefined
-  if (quantity !== undefined) return quantity
-  return typeof value === 'object' ? JSON.stringify(value) : String(value)
+  if (typeof value === 'string') return namedValue(reading, name, value)
+  if (typeof value === 'number') return quantityText(reading.region, path, value) ?? String(value)
+  if (Array.isArray(value))
+    return (
+      value.map((each) => (isSpan(each) ? each.join('–') : valueText(reading, path, each))).join('; ') ||
+      'nothing'
+    )
+  return Object.entries(value)
+    .map(([part, each]) => `${spaced(part)} ${valueText(reading, [...path, part], each)}`)
+    .join(', ')
 }
 
 const cut = (text: string) => (text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)} …` : text)
@@ -189,19 +231,19 @@ export function changeTexts(
   return fields
     .filter((field) => !isNothingNew(field))
     .map(({ path, before, after }) => {
-      const way = path
-        .filter((part) => !UNNAMED.has(part))
-        .map((part) => nameIn(reading.called, part) ?? spaced(part))
+      const way = path.flatMap((part, at) => (UNNAMED.has(part) ? [] : partText(reading, of, path, at)))
       return {
         name: [
           ...(plate ? [plate] : []),
           ...(onItsPage && way.length > 0 ? [] : [RECORD_NAME[of] ?? of]),
           ...way,
         ].join(', '),
-        before: cut(valueText(reading, path, before)),
-        after: cut(valueText(reading, path, after)),
+        before: valueText(reading, path, before),
+        after: valueText(reading, path, after),
       }
     })
+    .filter(({ before, after }) => before !== after)
+    .map(({ name, before, after }) => ({ name, before: cut(before), after: cut(after) }))
 }
 
 type Entry = {

@@ -16,3 +16,8 @@ test('in the middle of a sentence it begins small', () => {
   expect(staffPanelName(OHIO, 'door-left')).toBe('left door')
   expect(staffPanelName(DUBLIN, 'bonnet')).toBe('bonnet')
 })
+
+test('what no body has is called what it is, even where every object has something of that name', () => {
+  for (const id of ['tail-fin', 'constructor', 'constructor-left', '__proto__'])
+    expect(staffPanelName(DUBLIN, id)).toBe(id)
+})

@@ -1,3 +1,4 @@
+import type { StoreKey } from '@/core/stock'
 import type { SupplyKind, WashLiquid } from '@/core/supply'
 
 /** What is washed and polished with, by what it is for. */
@@ -27,6 +28,9 @@ export const SUPPLY_NAME: Record<SupplyKind, string> = {
   'all-in-one': 'all-in-one polish',
   prep: 'panel wipe',
 }
+
+/** What is counted on the shelf beside coatings. */
+export const STORE_NAME: Record<StoreKey, string> = { ...SUPPLY_NAME, tape: 'masking tape' }
 
 /** What is poured, by the name on the shop’s bottle. */
 export const pouredName = ({ kind, name }: { kind: SupplyKind; name: string }) => name || SUPPLY_NAME[kind]

@@ -50,6 +50,7 @@ import { rowChanges } from './0049-row-changes'
 import { handedOn } from './0050-handed-on'
 import { changesOfARow } from './0051-changes-of-a-row'
 import { moreRowChanges } from './0052-more-row-changes'
+import { whichOfMany } from './0053-which-of-many'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -106,5 +107,6 @@ export const MIGRATIONS: readonly Migration[] = [
   handedOn,
   changesOfARow,
   moreRowChanges,
+  whichOfMany,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
