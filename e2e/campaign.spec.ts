@@ -194,6 +194,63 @@ test('what is no request at all is turned away, and the shop goes on', async () 
   expect((await fetch(`${shop.url}/health`)).status).toBe(200)
 })
 
+/** A job that was agreed, and its car. */
+const agreed = () =>
+  inFile(
+    (db) =>
+      db
+        .prepare<[], { job: string; vehicle: string }>(
+          'SELECT job_id AS job, vehicle_id AS vehicle FROM agreements JOIN jobs ON jobs.id = job_id LIMIT 1',
+        )
+        .get()!,
+  )
+
+/** Every page and paper of a shop, of one job and its car. */
+const pagesOf = (job: string, vehicle: string) =>
+  Object.keys(PAGES).flatMap((pattern) => {
+    if (/token|photos|calendars|static|icons|everything|tables|personal-data/.test(pattern)) return []
+    const page = pattern
+      .replace(':id', pattern.startsWith('/vehicles') ? vehicle : job)
+      .replace(':table', 'jobs')
+    return page.includes(':') ? [] : [page]
+  })
+
+/** Names that stand behind a question mark on one page or another. */
+const ASKED = [
+  ...[
+    'before',
+    'car',
+    'change',
+    'compare',
+    'day',
+    'from',
+    'hold',
+    'months',
+    'package',
+    'page',
+    'panel',
+    'phase',
+    'plate',
+  ],
+  ...['shape', 'show', 'size', 'span', 'subject', 'to', 'vehicle', 'version', 'who', 'wishes'],
+]
+
+test('whatever stands behind the question mark, and however often, a page is answered', async () => {
+  test.setTimeout(tries(400_000, 3_600_000))
+  const { job, vehicle } = agreed()
+  const wrong: string[] = []
+  const values = [...NONSENSE.slice(0, tries(4, NONSENSE.length)), '0001-01-01', '9999-12-31', 'constructor']
+  for (const page of pagesOf(job, vehicle))
+    for (const value of [...new Set(values)]) {
+      const once = ASKED.map((name) => `${name}=${encodeURIComponent(value)}`).join('&')
+      const answer = await fetch(`${shop.url}${page}?${once}&${once}`, { headers: { accept: 'text/html' } })
+      const text = await answer.text()
+      if (answer.status >= 500 && answer.status !== 503) wrong.push(`${answer.status} ${page}: ${value}`)
+      if (text.includes('Something went wrong')) wrong.push(`a fault on ${page}: ${value}`)
+    }
+  expect([...new Set(wrong)]).toEqual([])
+})
+
 test('texts that would break a page or a paper are shown as what they are', async () => {
   const mark = '"><img src=x onerror=alert(1)>\u202e{{7*7}}%s\n\ud83c\udf3f'
   await shop.close()
@@ -206,20 +263,9 @@ test('texts that would break a page or a paper are shown as what they are', asyn
     { readonly: false },
   )
   await shop.open(NOW)
-  const [job, vehicle] = inFile((db) => {
-    const row = db
-      .prepare<[], { job_id: string; vehicle_id: string }>(
-        'SELECT job_id, vehicle_id FROM agreements JOIN jobs ON jobs.id = job_id LIMIT 1',
-      )
-      .get()!
-    return [row.job_id, row.vehicle_id]
-  })
+  const { job, vehicle } = agreed()
   const wrong: string[] = []
-  for (const pattern of Object.keys(PAGES)) {
-    if (/token|photos|calendars|static|icons|everything|tables|personal-data/.test(pattern)) continue
-    const id = pattern.startsWith('/vehicles') ? vehicle : job
-    const page = pattern.replace(':id', id).replace(':table', 'jobs')
-    if (page.includes(':')) continue
+  for (const page of pagesOf(job, vehicle)) {
     const answer = await fetch(`${shop.url}${page}`, { headers: { accept: 'text/html' } })
     const text = await answer.text()
     if (answer.status >= 500) wrong.push(`${answer.status} ${page}`)

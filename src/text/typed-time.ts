@@ -68,7 +68,7 @@ export function readDay(
   order: readonly Part[] = dateOrder(region),
 ): LocalDay | undefined {
   const plain = text.trim().toLowerCase()
-  if (plain in NEAR) return plusDays(today, NEAR[plain]!)
+  if (Object.hasOwn(NEAR, plain)) return plusDays(today, NEAR[plain]!)
   if (/^\d{4}-\d{1,2}-\d{1,2}$/.test(plain)) {
     const [year, month, day] = plain.split('-').map(Number) as [number, number, number]
     return existing(year, month, day)

@@ -77,7 +77,6 @@ export type PlainAsk =
   | 'new-owner'
   | 'file-day'
   | 'file-instant'
-  | 'file-our-time'
   | 'file-to-come'
   | 'file-number'
   | 'file-base64'

@@ -14,25 +14,14 @@ import { HARDNESSES, PAINT_SYSTEMS, SHAPES, TREATMENTS } from '../vehicle'
  */
 export const HISTORY_FORMAT = 'fern-yard-vehicle-history/1'
 
-/** Days of cars that are still looked after: a file with any other is wrong, and would carry every date made from it out of the calendar. */
-const FIRST_DAY = '1950-01-01'
-const LAST_DAY = '2199-12-31'
-const isOfOurTime = (day: string) => day >= FIRST_DAY && day <= LAST_DAY
-
-const day = z
-  .string()
-  .refine(isLocalDay, ask('file-day'))
-  .refine(isOfOurTime, ask('file-our-time')) as unknown as z.ZodType<LocalDay>
-const instant = z
-  .string()
-  .refine((text) => {
-    try {
-      return instantOrThrow(text) === text
-    } catch {
-      return false
-    }
-  }, ask('file-instant'))
-  .refine((text) => isOfOurTime(text.slice(0, 10)), ask('file-our-time')) as unknown as z.ZodType<Instant>
+const day = z.string().refine(isLocalDay, ask('file-day')) as unknown as z.ZodType<LocalDay>
+const instant = z.string().refine((text) => {
+  try {
+    return instantOrThrow(text) === text
+  } catch {
+    return false
+  }
+}, ask('file-instant')) as unknown as z.ZodType<Instant>
 const text = z.string().max(2000)
 /** A list of so many entries at most. */
 const listed = (most: number) => [most, ask('file-list-most', { most })] as const

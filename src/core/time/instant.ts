@@ -8,10 +8,21 @@ export type InstantError = { code: 'instant-malformed'; text: string }
 
 const ISO_WITH_ZONE = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/
 
-/** Reads an ISO 8601 text that names its offset; refuses a local time, which would be ambiguous. */
+/** Of days before and after these nothing is ever said here; what is counted on from them would leave the calendar. */
+const FIRST_DAY = '1900-01-01'
+const LAST_DAY = '2199-12-31'
+
+/** Whether a text that begins with a day begins with one of our time. */
+export const isOfOurTime = (text: string): boolean => {
+  const day = text.slice(0, LAST_DAY.length)
+  return day >= FIRST_DAY && day <= LAST_DAY
+}
+
+/** Reads an ISO 8601 text that names its offset; refuses a local time, which would be ambiguous, and any other time than ours. */
 export function instant(text: string): Result<Instant, InstantError> {
   const millis = ISO_WITH_ZONE.test(text) ? Date.parse(text) : Number.NaN
-  if (Number.isNaN(millis) || !dayExists(text)) return refused({ code: 'instant-malformed', text })
+  if (Number.isNaN(millis) || !isOfOurTime(text) || !dayExists(text))
+    return refused({ code: 'instant-malformed', text })
   return ok(new Date(millis).toISOString() as Instant)
 }
 

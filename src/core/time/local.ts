@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz'
 import type { Brand } from '../brand'
-import { daysInMonth, type Instant, instantOf } from './instant'
+import { daysInMonth, type Instant, instantOf, isOfOurTime } from './instant'
 
 /** A day on the shop's wall calendar, `YYYY-MM-DD`, without a time or a zone. */
 export type LocalDay = Brand<string, 'LocalDay'>
@@ -8,14 +8,15 @@ export type LocalDay = Brand<string, 'LocalDay'>
 export const WEEKDAYS = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'] as const
 export type Weekday = (typeof WEEKDAYS)[number]
 
+/** Whether a text is an existing day of our time. */
 export function isLocalDay(text: string): text is LocalDay {
-  if (!/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text)) return false
+  if (!/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text) || !isOfOurTime(text)) return false
   // Lists read thousands of days: only the last days of a month need a calendar.
   const [year, month, day] = text.split('-').map(Number) as [number, number, number]
   return day <= 28 || day <= daysInMonth(year, month)
 }
 
-/** Throws on text that is not an existing day. */
+/** Throws on text that is not an existing day of our time. */
 export function localDayOrThrow(text: string): LocalDay {
   if (!isLocalDay(text)) throw new Error(`not a day: ${text}`)
   return text

@@ -38,7 +38,7 @@ const PARTS: Record<PartId, PartNature> = {
   spoiler: small('Spoiler', 0.3, 0.7, { difficulty: 'curved' }),
 }
 
-export const isPart = (id: string): id is PartId => id in PARTS
+export const isPart = (id: string): id is PartId => Object.hasOwn(PARTS, id)
 
 /** The covering a part usually has; undefined where it is painted like its car. */
 export const partPaint = (id: string): Covering | undefined => (isPart(id) ? PARTS[id].paint : undefined)

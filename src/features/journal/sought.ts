@@ -16,7 +16,7 @@ const address = z.object({
 
 export type Typed = z.infer<typeof address>
 
-export function soughtIn(region: Region, search: Record<string, string | string[] | undefined>) {
+export function soughtIn(region: Region, search: Readonly<Record<string, string | undefined>>) {
   const typed = address.parse(search)
   const day = typed.day ? localDayOrThrow(typed.day) : undefined
   return {

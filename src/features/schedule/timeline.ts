@@ -12,7 +12,7 @@ export const SPANS = {
   month: { name: 'Month', days: 31, pxPerHour: 1.5 },
 } as const
 export type Span = keyof typeof SPANS
-export const isSpan = (text: unknown): text is Span => typeof text === 'string' && text in SPANS
+export const isSpan = (text: unknown): text is Span => typeof text === 'string' && Object.hasOwn(SPANS, text)
 
 /** Below this an hour is too narrow for single steps; the stays alone are drawn. */
 export const PX_PER_HOUR_FOR_STEPS = 6

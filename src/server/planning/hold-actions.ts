@@ -7,7 +7,7 @@ import { ask } from '@/core/asks'
 import { toJobId } from '@/core/ids'
 import { aJob, day } from '@/core/inputs'
 import { bringTime, type Hold } from '@/core/planning'
-import { dayIn, type LocalDay } from '@/core/time'
+import { dayIn, instant, type LocalDay } from '@/core/time'
 import { defineAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
@@ -38,7 +38,10 @@ export const holdSlot = defineAction({
       .max(120, ask('keep-under', { characters: 120 })),
     until: day(ask('hold-until')),
     /** When it could be fetched by what was said. */
-    said: z.string().max(40),
+    said: z
+      .string()
+      .max(40)
+      .refine((text) => instant(text).ok, ask('a-date-and-time')),
   }),
   prepare: async ({ db, at }, { name, phone, car, until, said, ...told }): Promise<Found> => {
     const { setup } = await loadShop(db)

@@ -12,6 +12,12 @@ const shop = demoShop(AT)
 const LONG = 'x'.repeat(60_000)
 const HUGE = 2 ** 53
 
+/** Days and moments that exist and are nobody’s: whatever is counted on from them leaves the calendar. */
+const farFrom = (value: string): string[] => {
+  const found = /^\d{4}-\d\d-\d\d(T.+)?$/.exec(value)
+  return found ? ['0001-01-01', '9999-12-31'].map((day) => day + (found[1] ?? '')) : []
+}
+
 type Path = readonly (string | number)[]
 type Broken = { what: string; input: unknown }
 
@@ -42,7 +48,11 @@ function broken(input: unknown): Broken[] {
     ...(isRecord ? [{ what: 'one name too many', input: { ...input, nobody: 'knows this' } }] : []),
     ...leavesOf(input).flatMap(({ path, value }): Broken[] => {
       const wrong =
-        typeof value === 'string' ? [LONG, 7] : typeof value === 'number' ? [HUGE, 'seven'] : [LONG]
+        typeof value === 'string'
+          ? [LONG, 7, ...farFrom(value)]
+          : typeof value === 'number'
+            ? [HUGE, 'seven']
+            : [LONG]
       return wrong.map((each) => ({
         what: `${path.join('.')}: ${String(each).slice(0, 20)}`,
         input: withValue(input, path, each),

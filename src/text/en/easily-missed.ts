@@ -4,7 +4,8 @@ import { title } from '../title'
 import { spelt } from './spelling'
 import { termsOf } from './terms'
 
-export const isEasilyMissed = (place: string): place is EasilyMissed => place in EASILY_MISSED_WORDS
+export const isEasilyMissed = (place: string): place is EasilyMissed =>
+  Object.hasOwn(EASILY_MISSED_WORDS, place)
 
 /** The places one easily misses: what they are called, and what is often found there. */
 export const EASILY_MISSED_WORDS: Record<EasilyMissed, (region: Region) => { name: string; look: string }> = {

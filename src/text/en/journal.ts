@@ -186,7 +186,7 @@ export function deedText(action: string): string {
 }
 
 /** Whether the journal has words for an action. */
-export const hasDeedText = (action: string) => action in DONE
+export const hasDeedText = (action: string) => Object.hasOwn(DONE, action)
 
 /** What the first part of an action’s name stands for, to choose by. */
 export const SUBJECT_NAME: Readonly<Record<string, string>> = {

@@ -76,9 +76,8 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'history-file': () => 'Choose the history file that came with the car.',
   'history-too-large': () => 'This file is too large for the history of one car. Choose another one.',
   'new-owner': () => 'Write whose car it is now.',
-  'file-day': () => 'must be a day such as 2027-01-13',
-  'file-instant': () => 'must be an instant in UTC such as 2027-01-13T10:20:00.000Z',
-  'file-our-time': () => 'must be a day between 1950 and 2199',
+  'file-day': () => 'must be a day between 1900 and 2199, such as 2027-01-13',
+  'file-instant': () => 'must be an instant in UTC between 1900 and 2199, such as 2027-01-13T10:20:00.000Z',
   'file-to-come': () =>
     'This history tells of days that are still to come. Look at the day on this machine; if that is right, ask for the file to be written again.',
   'file-number': () => 'must be a number',

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { askedOnce, type Search } from '@/app/asked'
 import { DUE_FILTERS, type DueFilter } from '@/core/job'
 import { dayIn } from '@/core/time'
 import { DueScreen } from '@/features/aftercare/due-screen'
@@ -9,10 +10,8 @@ import { loadShop } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Aftercare' }
 
-type Props = { searchParams: Promise<{ show?: string; page?: string }> }
-
-export default async function AftercarePage({ searchParams }: Props) {
-  const { show, page: asked } = await searchParams
+export default async function AftercarePage({ searchParams }: { searchParams: Search }) {
+  const { show, page: asked } = await askedOnce<'show' | 'page'>(searchParams)
   const filter: DueFilter = DUE_FILTERS.find((each) => each === show) ?? 'now'
   const page = Math.max(0, Math.floor(Number(asked ?? 0)) || 0)
   const db = await database()

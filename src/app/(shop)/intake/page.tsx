@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { askedOnce, type Search } from '@/app/asked'
 import { toVehicleId } from '@/core/ids'
 import type { Intake } from '@/core/intake/intake'
 import { dayIn, isLocalDay } from '@/core/time'
@@ -14,8 +15,7 @@ import { recentlyGone } from '@/server/vehicles/vehicle-store'
 
 export const metadata: Metadata = { title: 'Check in' }
 
-type Asked = { vehicle?: string; shape?: string; day?: string; wishes?: string; hold?: string }
-type Props = { searchParams: Promise<Asked> }
+type Asked = Partial<Record<'vehicle' | 'shape' | 'day' | 'wishes' | 'hold', string>>
 
 /** What was said on the telephone before the car came, as far as it makes sense. */
 function begunWith({ shape, day, wishes }: Asked): Partial<Intake> | undefined {
@@ -29,8 +29,8 @@ function begunWith({ shape, day, wishes }: Asked): Partial<Intake> | undefined {
 
 const MOST_WISHES = 200
 
-export default async function IntakePage({ searchParams }: Props) {
-  const asked = await searchParams
+export default async function IntakePage({ searchParams }: { searchParams: Search }) {
+  const asked: Asked = await askedOnce(searchParams)
   const { vehicle } = asked
   const db = await database()
   const { setup } = await loadShop(db)

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { askedOnce, type Search } from '@/app/asked'
 import { PERIODS } from '@/core/learning'
 import { HeldTable } from '@/features/learning/held-table'
 import { LearningScreen } from '@/features/learning/learning-screen'
@@ -11,10 +12,8 @@ import { loadShop, shopVersion } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Learning' }
 
-type Props = { searchParams: Promise<{ months?: string }> }
-
-export default async function LearningPage({ searchParams }: Props) {
-  const { months } = await searchParams
+export default async function LearningPage({ searchParams }: { searchParams: Search }) {
+  const { months } = await askedOnce<'months'>(searchParams)
   const period = PERIODS.find((each) => String(each) === months) ?? 12
   const db = await database()
   const version = await shopVersion(db)

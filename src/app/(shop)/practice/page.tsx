@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { askedOnce, type Search } from '@/app/asked'
 import { PRACTICE_PANELS, practicePanel } from '@/core/practice'
 import { PracticeScreen } from '@/features/practice/practice-screen'
 import { database } from '@/server/db/connection'
@@ -6,8 +7,8 @@ import { loadShop } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Practice' }
 
-export default async function PracticePage({ searchParams }: { searchParams: Promise<{ panel?: string }> }) {
-  const asked = Number((await searchParams).panel)
+export default async function PracticePage({ searchParams }: { searchParams: Search }) {
+  const asked = Number((await askedOnce<'panel'>(searchParams)).panel)
   const seed = Number.isInteger(asked) && asked >= 1 && asked <= PRACTICE_PANELS ? asked : 1
   const { setup } = await loadShop(await database())
   const { readingsUm, levelUm } = practicePanel(seed)

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { askedOnce, type Search } from '@/app/asked'
 import { RecordChanges } from '@/app/record-changes'
 import { requestFloor, requestRevision } from '@/app/request-floor'
 import { dayIn, isLocalDay } from '@/core/time'
@@ -11,11 +12,10 @@ import { moveHistory } from '@/server/planning/moving'
 
 export const metadata: Metadata = { title: 'Schedule' }
 
-type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> }
-
-export default async function SchedulePage({ searchParams }: Props) {
+export default async function SchedulePage({ searchParams }: { searchParams: Search }) {
   const since = await requestRevision()
-  const [floor, { span, from, car }] = [await requestFloor(), await searchParams]
+  const floor = await requestFloor()
+  const { span, from, car } = await askedOnce<'span' | 'from' | 'car'>(searchParams)
   const history = await moveHistory(await database())
   const today = dayIn(floor.shop.setup.region.timezone, floor.now)
   return (
@@ -26,7 +26,7 @@ export default async function SchedulePage({ searchParams }: Props) {
         basis={fingerprint(floor)}
         history={history}
         span={isSpan(span) ? span : 'fortnight'}
-        from={typeof from === 'string' && isLocalDay(from) ? from : today}
+        from={from && isLocalDay(from) ? from : today}
         car={floor.jobs.find(({ job }) => job.id === car)?.job.id}
       />
       <RecordChanges width="full" of={[{ of: 'holds' }, { of: 'outages' }]} />

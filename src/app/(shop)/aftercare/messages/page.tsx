@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { askedOnce, type Search } from '@/app/asked'
 import { requestRevision } from '@/app/request-floor'
 import { MessagesScreen } from '@/features/aftercare/messages-screen'
 import { Live } from '@/features/frame/live'
@@ -15,11 +16,9 @@ export const metadata: Metadata = { title: 'Messages' }
 /** So many are written out; the rest is counted. */
 const PROPOSALS_SHOWN = 60
 
-type Props = { searchParams: Promise<{ page?: string }> }
-
-export default async function MessagesPage({ searchParams }: Props) {
+export default async function MessagesPage({ searchParams }: { searchParams: Search }) {
   const since = await requestRevision()
-  const page = Math.max(0, Math.floor(Number((await searchParams).page ?? 0)) || 0)
+  const page = Math.max(0, Math.floor(Number((await askedOnce<'page'>(searchParams)).page ?? 0)) || 0)
   const db = await database()
   const shop = await loadShop(db)
   const at = now()

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { askedOnce, type Search } from '@/app/asked'
 import { everyone } from '@/core/shop'
 import { JournalScreen } from '@/features/journal/journal-screen'
 import { soughtIn } from '@/features/journal/sought'
@@ -13,14 +14,12 @@ export const metadata: Metadata = { title: 'Journal' }
 
 const ON_A_PAGE = 60
 
-type Search = Record<string, string | string[] | undefined>
-
-export default async function JournalPage({ searchParams }: { searchParams: Promise<Search> }) {
+export default async function JournalPage({ searchParams }: { searchParams: Search }) {
   const db = await database()
   const shop = await loadShop(db)
   const { setup } = shop
   const reading = readingOf(shop)
-  const { typed, sought } = soughtIn(setup.region, await searchParams)
+  const { typed, sought } = soughtIn(setup.region, await askedOnce(searchParams))
   const names = new Map(everyone(setup).map(({ id, name }) => [id, name]))
   const entries = await readJournal(db, sought, ON_A_PAGE + 1)
   return (

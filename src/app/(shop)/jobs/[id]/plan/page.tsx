@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { askedOnce, type Search } from '@/app/asked'
 import { RecordChanges } from '@/app/record-changes'
 import { requestJob } from '@/app/request-floor'
 import { believed } from '@/core/climate'
@@ -14,12 +15,12 @@ import { bayAir } from '@/server/shop/air'
 
 type Props = {
   params: Promise<{ id: string }>
-  searchParams: Promise<{ compare?: string }>
+  searchParams: Search
 }
 
 export default async function PlanPage({ params, searchParams }: Props) {
   const id = toJobId((await params).id)
-  const { compare } = await searchParams
+  const { compare } = await askedOnce<'compare'>(searchParams)
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   const db = await database()

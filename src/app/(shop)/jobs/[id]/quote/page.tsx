@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { notFound } from 'next/navigation'
+import { askedOnce, type Search } from '@/app/asked'
 import { RecordChanges } from '@/app/record-changes'
 import { requestJob, requestRevision } from '@/app/request-floor'
 import { offered } from '@/core/correction'
@@ -30,7 +31,7 @@ import { ButtonLink } from '@/ui/button'
 
 type Props = {
   params: Promise<{ id: string }>
-  searchParams: Promise<{ package?: string; from?: string; change?: string }>
+  searchParams: Search
 }
 
 /** What was found and photographed since it was agreed, and is in no supplement yet. */
@@ -67,7 +68,7 @@ async function sinceAgreed(
 
 export default async function QuotePage({ params, searchParams }: Props) {
   const id = toJobId((await params).id)
-  const asked = await searchParams
+  const asked = await askedOnce<'package' | 'from' | 'change'>(searchParams)
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   const db = await database()
