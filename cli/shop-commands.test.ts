@@ -1,7 +1,7 @@
 import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { afterEach, beforeEach, expect, test } from 'vitest'
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { instantOrThrow } from '@/core/time'
 import { OPEN_SHOP } from '@/server/action/caller'
 import { writeEntry } from '@/server/action/journal'
@@ -64,6 +64,23 @@ test('with a passphrase from a file, and not without', async () => {
   expect(without.status).toBe(2)
   expect(without.stderr).toContain('--passphrase-file')
   expect((await run('restore', json.file, '--data', data, '--passphrase-file', secret)).status).toBe(0)
+})
+
+test('as the shop does by itself: where the settings say, and encrypted where they say so', async () => {
+  await (await shop()).destroy()
+  const secret = path.join(home, 'secret')
+  writeFileSync(secret, 'gulls on a wet roof\n')
+  vi.stubEnv('FERN_YARD_BACKUPS', 'by-hand')
+  vi.stubEnv('FERN_YARD_BACKUP_PASSPHRASE_FILE', secret)
+  const { json } = await run('backup', '--data', data)
+  expect(json.file).toMatch(new RegExp(`^${data}-backups/.+\\.age$`))
+  expect((await run('restore', json.file, '--data', data, '--rehearse')).json).toMatchObject({ whole: true })
+  expect((await run('owner', 'Rowan', '--data', data)).stderr).toContain(
+    'the file that holds the new passphrase',
+  )
+  vi.stubEnv('FERN_YARD_BACKUP_PASSPHRASE_FILE', path.join(home, 'nothing'))
+  expect(await run('backup', '--data', data)).toMatchObject({ status: 2, json: undefined })
+  vi.unstubAllEnvs()
 })
 
 test('an altered journal is told with 1, and where', async () => {

@@ -5,6 +5,7 @@ import { instantOf } from '@/core/time'
 import { said } from '@/server/action/in-words'
 import { verifyJournal } from '@/server/action/journal'
 import { makeBackup } from '@/server/backup/make'
+import { backupPlaces } from '@/server/backup/places'
 import { BackupError, rehearseBackup, restoreBackup } from '@/server/backup/restore'
 import { connect, openDatabase } from '@/server/db/connection'
 import { UnknownHistory } from '@/server/db/migrations'
@@ -29,7 +30,10 @@ type Given = {
   /** The data folder. */
   folder: string
   into: string
+  /** As it is given. */
   passphrase?: string
+  /** As the shop itself encrypts. */
+  secret?: string
   rehearse: boolean
 }
 
@@ -42,14 +46,25 @@ function given(args: readonly string[]): Given {
   }
   const { data, into, 'passphrase-file': secret, rehearse = false } = read.values
   const folder = path.resolve(data ?? process.env.FERN_YARD_DATA ?? 'data')
+  const places = backupPlaces(process.env, folder)
   return {
     files: read.positionals,
     folder,
-    into: path.resolve(into ?? process.env.FERN_YARD_BACKUPS ?? `${folder}-backups`),
-    ...(secret ? { passphrase: readText(secret).trimEnd() } : {}),
+    into: into ? path.resolve(into) : places.into,
+    ...(secret ? { passphrase: textOf(secret) } : {}),
+    ...(places.secret ? { secret: places.secret } : {}),
     rehearse,
   }
 }
+
+function textOf(file: string): string {
+  const text = readText(file).trimEnd()
+  if (text === '') throw new BadInput([`${file}: there is no passphrase in this file.`])
+  return text
+}
+
+/** What a backup is encrypted with: what is given, or what the shop is set to. */
+const keyOf = ({ passphrase, secret }: Given) => passphrase ?? (secret ? textOf(secret) : undefined)
 
 function theShop(folder: string): string {
   const file = path.join(folder, 'fern-yard.db')
@@ -58,13 +73,18 @@ function theShop(folder: string): string {
   return file
 }
 
-async function backup({ folder, into, passphrase }: Given) {
+async function backup(asked: Given) {
+  const { folder, into } = asked
   theShop(folder)
+  const passphrase = keyOf(asked)
   return makeBackup({ folder, into, ...(passphrase ? { passphrase } : {}) }, instantOf(new Date()))
 }
 
-async function restore({ files: [file], folder, passphrase, rehearse }: Given) {
+async function restore(asked: Given) {
+  const { files, folder, rehearse } = asked
+  const [file] = files
   if (file === undefined) throw new BadInput(['name the backup to restore.', ...SHOP_USAGE])
+  const passphrase = keyOf(asked)
   try {
     if (rehearse)
       return {

@@ -1,5 +1,6 @@
 export function isLoopback(host: string): boolean
 export function wrongPublicUrl(text: string | undefined): string | undefined
+export function wrongSecret(file: string | undefined): string | undefined
 export function mayNotOpen(asked: {
   folder: string
   host: string

@@ -32,6 +32,17 @@ export function wrongPublicUrl(text) {
   return `FERN_YARD_PUBLIC_URL=${text} is no address. Set one such as https://cars.example, or leave it out, and start again.`
 }
 
+/** What is wrong with the file that holds the passphrase of backups, with what to do; nothing where it will do or is not set. */
+export function wrongSecret(file) {
+  if (!file) return undefined
+  try {
+    if (readFileSync(file, 'utf8').trimEnd() !== '') return undefined
+  } catch {
+    // Said below.
+  }
+  return `FERN_YARD_BACKUP_PASSPHRASE_FILE=${file} cannot be read, or nothing is in it. Write the passphrase of your backups into it, or leave it out, and start again.`
+}
+
 /** Whether a process is running. */
 function runs(pid) {
   try {

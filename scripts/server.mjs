@@ -4,7 +4,7 @@ import path from 'node:path'
 import next from 'next'
 import { certificateFor, reachedAs } from './authority.mjs'
 import { plainDoor, proxiesOf, renewed, secureDoor, tellWhence } from './doors.mjs'
-import { isLoopback, leaveFolder, mayNotOpen, wrongPublicUrl } from './may-open.mjs'
+import { isLoopback, leaveFolder, mayNotOpen, wrongPublicUrl, wrongSecret } from './may-open.mjs'
 import { address, ROOT, say } from './steps.mjs'
 
 // Whatever is written is for the user who serves the shop, and nobody else on the machine.
@@ -71,6 +71,7 @@ const steps = readdirSync(path.join(ROOT, 'src/server/db/migrations'))
 const publicUrl = process.env.FERN_YARD_PUBLIC_URL
 const why =
   wrongPublicUrl(publicUrl) ??
+  wrongSecret(process.env.FERN_YARD_BACKUP_PASSPHRASE_FILE) ??
   mayNotOpen({
     folder,
     host,

@@ -20,7 +20,7 @@ import { openDatabase } from '../db/connection'
 import { demoShop } from '../db/demo-shop.fixture'
 import { stateOfShop } from '../trials/shop-state.fixture'
 import { makeBackup } from './make'
-import { letGo, listBackups } from './places'
+import { backUp, backupPlaces, letGo, listBackups } from './places'
 import { BackupError, rehearseBackup, restoreBackup } from './restore'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -114,6 +114,13 @@ describe('a backup', () => {
     expect(await why(rehearseBackup(file, home))).toBe('needs-passphrase')
     expect(await why(rehearseBackup(file, home, 'gulls on a dry roof'))).toBe('wrong-passphrase')
     expect(await why(rehearseBackup(file, home, 'gulls on a wet roof'))).toBe('good')
+  })
+  test.each(['', '\n', undefined])('is not made open where its passphrase is missing: %j', async (text) => {
+    const secret = path.join(home, 'secret')
+    if (text !== undefined) writeFileSync(secret, text)
+    const places = { ...backupPlaces({ FERN_YARD_BACKUP_PASSPHRASE_FILE: secret }), into }
+    await expect(backUp('Europe/Dublin', NOW, places)).rejects.toThrow()
+    expect(await listBackups(into)).toEqual([])
   })
 })
 

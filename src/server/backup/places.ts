@@ -15,23 +15,35 @@ export type Places = {
   into: string
   /** Another disk, to which each is copied. */
   second?: string
-  passphrase?: string
+  /** The file that holds what they are encrypted with. */
+  secret?: string
 }
 
 const BY_HAND = 'by-hand'
 
 /** From the environment: `FERN_YARD_BACKUPS` (a folder, or `by-hand`), `FERN_YARD_BACKUPS_2`, `FERN_YARD_BACKUP_PASSPHRASE_FILE`. */
-export function backupPlaces(env: Readonly<Record<string, string | undefined>> = process.env): Places {
+export function backupPlaces(
+  env: Readonly<Record<string, string | undefined>> = process.env,
+  folder = dataFolder(),
+): Places {
   const { FERN_YARD_BACKUPS, FERN_YARD_BACKUPS_2, FERN_YARD_BACKUP_PASSPHRASE_FILE: secret } = env
-  const beside = `${dataFolder()}-backups`
+  const beside = `${folder}-backups`
   return {
     byHand: FERN_YARD_BACKUPS === BY_HAND,
     into: path.resolve(
       /* turbopackIgnore: true */ FERN_YARD_BACKUPS === BY_HAND ? beside : (FERN_YARD_BACKUPS ?? beside),
     ),
     ...(FERN_YARD_BACKUPS_2 ? { second: path.resolve(/* turbopackIgnore: true */ FERN_YARD_BACKUPS_2) } : {}),
-    ...(secret ? { passphrase: readFileSync(/* turbopackIgnore: true */ secret, 'utf8').trimEnd() } : {}),
+    ...(secret ? { secret } : {}),
   }
+}
+
+/** What backups are encrypted with. Throws where the file is gone or empty: whoever wants them encrypted is given none that anybody can read. */
+export function passphraseOf({ secret }: Places): string | undefined {
+  if (secret === undefined) return undefined
+  const passphrase = readFileSync(/* turbopackIgnore: true */ secret, 'utf8').trimEnd()
+  if (passphrase === '') throw new Error('the file of the passphrase of backups is empty')
+  return passphrase
 }
 
 export type Kept = { name: string; at: Instant; bytes: number }
@@ -73,7 +85,8 @@ export async function backUp(
   at: Instant,
   places: Places = backupPlaces(),
 ): Promise<BackupMade> {
-  const { into, second, passphrase } = places
+  const { into, second } = places
+  const passphrase = passphraseOf(places)
   const made = await makeBackup({ folder: dataFolder(), into, ...(passphrase ? { passphrase } : {}) }, at)
   await letGo(into, zone)
   if (second) {

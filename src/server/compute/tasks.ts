@@ -8,7 +8,7 @@ import type { Instant, LocalDay } from '@/core/time'
 import type { VehicleSize } from '@/core/vehicle'
 import { refreshStalest } from '../aftercare/care-dates'
 import { daysFor } from '../aftercare/short-jobs'
-import { backUp, backupPlaces, listBackups } from '../backup/places'
+import { backUp, backupPlaces, listBackups, passphraseOf } from '../backup/places'
 import { rehearseBackup } from '../backup/restore'
 import { planOfList } from '../bring/bring-store'
 import { now } from '../clock'
@@ -62,10 +62,11 @@ export const TASKS = {
   'back-up': async (zone: string, at: Instant) => (await backUp(zone, at)).bytes,
   /** Whether the latest backup could be restored: unpacks and compares it. Gives when it was made; nothing where there is none. */
   'rehearse-backup': async () => {
-    const { into, passphrase } = backupPlaces()
+    const places = backupPlaces()
+    const { into } = places
     const [latest] = await listBackups(into)
     if (!latest) return undefined
-    const { madeAt } = await rehearseBackup(path.join(into, latest.name), into, passphrase)
+    const { madeAt } = await rehearseBackup(path.join(into, latest.name), into, passphraseOf(places))
     return madeAt
   },
   'why-not-earlier': async (at: Instant, jobId: JobId) => whyNotEarlier(await floorAt(at), jobId),

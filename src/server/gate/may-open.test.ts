@@ -13,7 +13,13 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { instantOrThrow } from '@/core/time'
-import { isLoopback, leaveFolder, mayNotOpen, wrongPublicUrl } from '../../../scripts/may-open.mjs'
+import {
+  isLoopback,
+  leaveFolder,
+  mayNotOpen,
+  wrongPublicUrl,
+  wrongSecret,
+} from '../../../scripts/may-open.mjs'
 import { openDatabase } from '../db/connection'
 import { MIGRATIONS } from '../db/migrations'
 import { addAccount, hashedSecrets } from '../staff/accounts'
@@ -143,4 +149,15 @@ test('where owners reach the shop is an address of the web, or nothing', () => {
     expect(wrongPublicUrl(good)).toBeUndefined()
   for (const bad of ['cars.example', 'cars.example:3210', 'javascript://cars.example/x', 'https://'])
     expect(wrongPublicUrl(bad)).toContain(`FERN_YARD_PUBLIC_URL=${bad} is no address`)
+})
+
+test('the passphrase of backups can be read, or is not asked for', () => {
+  expect(wrongSecret(undefined)).toBeUndefined()
+  const secret = path.join(folder, 'secret')
+  for (const text of [undefined, '', '\n']) {
+    if (text !== undefined) writeFileSync(secret, text)
+    expect(wrongSecret(secret)).toContain('cannot be read, or nothing is in it')
+  }
+  writeFileSync(secret, 'gulls on a wet roof\n')
+  expect(wrongSecret(secret)).toBeUndefined()
 })

@@ -27,9 +27,9 @@ export const STAFF_ASKS: Record<StaffAsk, () => string> = {
   'idle-minutes': () => `Type whole minutes from ${IDLE_MINUTES.least} to ${IDLE_MINUTES.most}.`,
   'set-up-first': () => 'Set up an owner first; until then everybody at this machine is one.',
   'backup-not-made': () =>
-    'The backup could not be made. Check that its folder can be written and has room, then try again.',
+    'The backup could not be made. Check that its folder can be written and has room, and that the file with its passphrase can be read, then try again.',
   'backup-broken': () =>
-    'The latest backup cannot be restored. Make a new one, and look at the disk it lies on.',
+    'The latest backup cannot be restored. Make a new one, and look at the disk it lies on and at the passphrase.',
   'no-backup': () => 'There is no backup yet. Make one first.',
   'no-public-address': () =>
     'This message leads to a page, and where owners reach the shop is not set. Set FERN_YARD_PUBLIC_URL and start again, or take {page} out of the words.',

@@ -5,13 +5,13 @@ import { backupPlaces, listBackups } from '@/server/backup/places'
 export const metadata: Metadata = { title: 'Backups' }
 
 export default async function BackupsPage() {
-  const { into, second, passphrase, byHand } = backupPlaces()
+  const { into, second, secret, byHand } = backupPlaces()
   return (
     <BackupsScreen
       kept={await listBackups(into)}
       into={into}
       {...(second ? { second } : {})}
-      isSealed={passphrase !== undefined}
+      isSealed={secret !== undefined}
       byHand={byHand}
     />
   )
