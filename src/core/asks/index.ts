@@ -121,6 +121,7 @@ export type AskFacts = {
   /** A number in a file that is larger than anything of its kind ever was. */
   'file-number-most': { most: number }
   'file-list-most': { most: number }
+  'file-characters-most': { most: number }
 }
 
 /** An ask as it travels. Only `ask` makes one. */

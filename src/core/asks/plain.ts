@@ -79,6 +79,8 @@ export type PlainAsk =
   | 'file-instant'
   | 'file-to-come'
   | 'file-number'
+  | 'file-other'
+  | 'file-year'
   | 'file-base64'
   | 'file-picture'
   | 'file-jpeg'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { CAUSES, FEELS, WATERS } from '../aftercare'
-import { ask } from '../asks'
+import { ask, readAsk } from '../asks'
 import { PRODUCT_KINDS, SURFACES } from '../coating'
 import { ok, type Result, refused } from '../result'
 import { PHASES, REMOVAL_SOURCES } from '../survey'
@@ -22,7 +22,8 @@ const instant = z.string().refine((text) => {
     return false
   }
 }, ask('file-instant')) as unknown as z.ZodType<Instant>
-const text = z.string().max(2000)
+const MOST_CHARACTERS = 2000
+const text = z.string().max(MOST_CHARACTERS, ask('file-characters-most', { most: MOST_CHARACTERS }))
 /** A list of so many entries at most. */
 const listed = (most: number) => [most, ask('file-list-most', { most })] as const
 /** A number no larger than anything of its kind ever was, either way. */
@@ -50,6 +51,9 @@ const picture = z
 const MOST_MONTHS = 600
 const months = upTo(MOST_MONTHS).positive(ask('file-positive'))
 
+/** Ten times what any car ever drove (mem). */
+const MOST_KM = 10_000_000
+
 const roundOf = (value: z.ZodType<number>) =>
   z.strictObject({
     panel: text,
@@ -66,7 +70,11 @@ const staySchema = z.strictObject({
   homeOn: day,
   kind: z.enum(['work', 'visit', 'repair']),
   title: text,
-  odometerKm: z.int().nonnegative().max(10_000_000).optional(),
+  odometerKm: z
+    .int()
+    .nonnegative(ask('file-not-negative'))
+    .max(MOST_KM, ask('file-number-most', { most: MOST_KM }))
+    .optional(),
   film: z.array(roundOf(filmUm)).max(...listed(200)),
   gloss: z.array(roundOf(glossGU)).max(...listed(200)),
   work: z.array(z.strictObject({ panel: text, process: text, takesUm: paintUm })).max(...listed(200)),
@@ -123,7 +131,7 @@ const historySchema = z.strictObject({
     vin: text,
     make: text,
     model: text,
-    year: z.int().min(1880).max(2199).optional(),
+    year: z.int().min(1880, ask('file-year')).max(2199, ask('file-year')).optional(),
     shape: z.enum(SHAPES),
     colour: text,
     colourCode: text,
@@ -175,7 +183,10 @@ export function readHistory(file: string): Result<VehicleHistory, HistoryError> 
   const read = historySchema.safeParse(parsed)
   if (read.success) return ok(read.data)
   const [issue] = read.error.issues
-  return refused({ code: 'malformed', path: issue!.path.join('.'), what: issue!.message })
+  const path = issue!.code === 'unrecognized_keys' ? [...issue!.path, ...issue!.keys] : issue!.path
+  // Of the wrong kind altogether, such as a list for a word: the library’s own words would help nobody here.
+  const what = readAsk(issue!.message) ? issue!.message : ask('file-other')
+  return refused({ code: 'malformed', path: path.join('.'), what })
 }
 
 /** The latest day a history tells of. */

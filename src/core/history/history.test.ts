@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { CAUSES, FEELS, WATERS } from '../aftercare'
-import { ask } from '../asks'
+import { ask, readAsk } from '../asks'
 import { PRODUCT_KINDS, SURFACES } from '../coating'
 import { REMOVAL_SOURCES } from '../survey'
 import { instantOrThrow, localDayOrThrow, plusDays, plusMinutes } from '../time'
@@ -178,8 +178,10 @@ describe('a history that is handed on', () => {
   test.each([
     ['a day that never was', { writtenOn: '2026-02-30' }, 'writtenOn'],
     ['a shape nobody knows', { vehicle: { shape: 'zeppelin' } }, 'vehicle'],
-    ['something that does not belong there', { owner: 'Nuala' }, ''],
+    ['something that does not belong there', { owner: 'Nuala' }, 'owner'],
     ['no stays', { stays: null }, 'stays'],
+    ['a whole book for a word', { shop: 'x'.repeat(2001) }, 'shop'],
+    ['more km than there are', { stays: [{ ...EMPTY_STAY, odometerKm: 1e9 }] }, 'stays.0.odometerKm'],
     ['a coat that outlasts the calendar', withLayer({ lifeMonths: 100_000 }), 'stays.0.layers.0.lifeMonths'],
     ['a coat that lasts no time', withLayer({ lifeMonths: 0 }), 'stays.0.layers.0.lifeMonths'],
     ['a coat of the year 1', withLayer({ endedAt: '0001-01-01T00:00:00.000Z' }), 'stays.0.layers.0.endedAt'],
@@ -194,6 +196,8 @@ describe('a history that is handed on', () => {
       ok: false,
       error: { code: 'malformed', path: expect.stringContaining(place) },
     })
+    const { what } = (read as { error: { what: string } }).error
+    expect(readAsk(what), what).toBeDefined()
   })
   test('of more removals than a form takes says how many it may hold', () => {
     const [one] = fc.sample(history, { numRuns: 1, seed: 3 }) as [VehicleHistory]

@@ -65,6 +65,7 @@ const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {
   'tries-again-in': { seconds: 40 },
   'file-number-most': { most: 600 },
   'file-list-most': { most: 5000 },
+  'file-characters-most': { most: 2000 },
 }
 
 const withFacts = (region: Region, code: keyof AskFacts) =>
