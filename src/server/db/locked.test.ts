@@ -46,3 +46,11 @@ test('while another program holds the lock, writes wait and everything else goes
   expect(done.slice(0, 20)).toEqual(Array(20).fill('page'))
   expect(await reader('feeds').pluck('token_hash').orderBy('token_hash')).toEqual(['alone', 'within'])
 })
+
+test('a shop that is up to date is opened while another program holds the lock', async () => {
+  other.exec('BEGIN IMMEDIATE')
+  const opened = await openDatabase(path.join(folder, 'shop.db'))
+  expect(await opened('shop').pluck('id')).toHaveLength(1)
+  other.exec('COMMIT')
+  await opened.destroy()
+})

@@ -39,6 +39,8 @@ export const FIRST_REGION = setupSchema.parse(defaultSetup).region
 
 /** Gives a new database the set-up that ships with the app; leaves any other as it is. */
 export async function ensureShop(db: Knex): Promise<void> {
+  // Asked first: to write, even nothing, would wait for whoever holds the file.
+  if (await db('shop').where({ id: 1 }).first('id')) return
   const setup = setupSchema.parse(defaultSetup)
   const catalogue = catalogueSchema.parse(defaultCatalogue)
   await db('shop')
