@@ -10,6 +10,8 @@ export type Caller = {
   /** Who of the crew they are. */
   person?: PersonId
   session?: string
+  /** The session that was locked while nobody was there: it lets nobody in, and ends when somebody signs in. */
+  locked?: string
   /** The device of the shop it comes from, where it is a paired one. */
   paired?: string
   /** The tablet whose queue it stood in. */

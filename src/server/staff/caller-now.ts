@@ -30,8 +30,11 @@ export async function whoShows(
   const paired = device ? { paired: device.id } : {}
   // A session begun by PIN on a device of the shop is worth nothing elsewhere.
   const isHere = session && (!session.device || session.device === device?.id)
-  if (!session || !isHere || session.state !== 'open')
-    return { caller: { ...STRANGER, ...paired }, ...(session && isHere ? { session } : {}) }
+  if (!session || !isHere) return { caller: { ...STRANGER, ...paired } }
+  if (session.state !== 'open') {
+    const locked = session.state === 'locked' ? { locked: session.id } : {}
+    return { caller: { ...STRANGER, ...paired, ...locked }, session }
+  }
   return {
     session,
     caller: {

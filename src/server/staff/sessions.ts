@@ -33,23 +33,13 @@ export async function staffRules(db: Knex): Promise<StaffRules> {
   }
 }
 
-/** Begins a session and gives what the browser is known by; the session it had before ends, so that no token outlives a sign-in. */
+/** Begins a session and gives what the browser is known by. */
 export async function beginSession(
   trx: Knex,
-  {
-    account,
-    device,
-    browser,
-    before,
-  }: { account: AccountId; device?: string | undefined; browser: string; before?: string | undefined },
+  { account, device, browser }: { account: AccountId; device?: string | undefined; browser: string },
   at: Instant,
 ): Promise<string> {
   const token = freshToken()
-  if (before)
-    await trx('sessions')
-      .where({ token_hash: tokenHash(before) })
-      .whereNull('ended_at')
-      .update({ ended_at: at })
   await trx('sessions').insert({
     id: randomUUID(),
     token_hash: tokenHash(token),

@@ -69,6 +69,12 @@ async function tried(
   return { refusal: refuse('rule', ask(by === 'pin' ? 'wrong-pin' : 'wrong-sign-in'), 'secret') }
 }
 
+/** Ends the session of whoever asks, open or locked. */
+async function endSessionOf(trx: Knex, { session, locked }: Caller, at: Instant): Promise<void> {
+  const id = session ?? locked
+  if (id) await endSessions(trx, { id }, at)
+}
+
 /** Signs somebody in: by passphrase anywhere, by PIN on a device of the shop. Gives what the browser is known by. */
 export const signingIn = defineWrite({
   name: 'staff.sign-in',
@@ -86,7 +92,7 @@ export const signingIn = defineWrite({
     if ('refusal' in found) return found.refusal
     await noteRight(trx, found.tried)
     isBy({ account: found.account.id, name: found.account.name })
-    if (caller.session) await endSessions(trx, { id: caller.session }, at)
+    await endSessionOf(trx, caller, at)
     const token = await beginSession(
       trx,
       {
@@ -106,7 +112,7 @@ export const signingOut = defineWrite({
   who: 'anybody',
   input: z.null(),
   write: async ({ trx, at, caller }) => {
-    if (caller.session) await endSessions(trx, { id: caller.session }, at)
+    await endSessionOf(trx, caller, at)
     return done()
   },
 })

@@ -187,6 +187,19 @@ describe('signing in', () => {
 })
 
 describe('a screen', () => {
+  test('that was locked has one session again once somebody signs in, whoever it is', async () => {
+    const { device } = await staffed()
+    const { token } = await given<{ token: string }>(
+      'staff.sign-in',
+      { name: 'Merle', by: 'pin', secret: '4711', browser: 'test' },
+      await callerOf(undefined, device.token),
+    )
+    const later = plusMinutes(NOW, 31)
+    const locked = await callerOf(token, device.token, later)
+    expect(locked.role).toBe('stranger')
+    expect((await byPin('Merle', '4711', locked, later)).ok).toBe(true)
+    expect((await listSessions(db, later)).filter(({ name }) => name === 'Merle')).toHaveLength(1)
+  })
   test('is locked when nobody was there for half an hour, and knows whom it waits for', async () => {
     const { token } = await setUp()
     const later = plusMinutes(NOW, 31)
