@@ -122,6 +122,7 @@ export type AskFacts = {
   'file-number-most': { most: number }
   'file-list-most': { most: number }
   'file-characters-most': { most: number }
+  'file-year': { first: number; last: number }
 }
 
 /** An ask as it travels. Only `ask` makes one. */

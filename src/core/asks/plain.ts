@@ -80,7 +80,6 @@ export type PlainAsk =
   | 'file-to-come'
   | 'file-number'
   | 'file-other'
-  | 'file-year'
   | 'file-base64'
   | 'file-picture'
   | 'file-jpeg'

@@ -51,6 +51,9 @@ const picture = z
 const MOST_MONTHS = 600
 const months = upTo(MOST_MONTHS).positive(ask('file-positive'))
 
+/** Of cars that may still be looked after. */
+const YEARS = { first: 1880, last: 2199 }
+
 /** Ten times what any car ever drove (mem). */
 const MOST_KM = 10_000_000
 
@@ -131,7 +134,11 @@ const historySchema = z.strictObject({
     vin: text,
     make: text,
     model: text,
-    year: z.int().min(1880, ask('file-year')).max(2199, ask('file-year')).optional(),
+    year: z
+      .int()
+      .min(YEARS.first, ask('file-year', YEARS))
+      .max(YEARS.last, ask('file-year', YEARS))
+      .optional(),
     shape: z.enum(SHAPES),
     colour: text,
     colourCode: text,

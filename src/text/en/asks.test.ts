@@ -66,6 +66,7 @@ const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {
   'file-number-most': { most: 600 },
   'file-list-most': { most: 5000 },
   'file-characters-most': { most: 2000 },
+  'file-year': { first: 1880, last: 2199 },
 }
 
 const withFacts = (region: Region, code: keyof AskFacts) =>

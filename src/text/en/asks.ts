@@ -142,6 +142,7 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'file-number-most': ({ most }, region) =>
     `must be a number between ${number(region, -most)} and ${number(region, most)}`,
   'file-characters-most': ({ most }, region) => `must not be longer than ${number(region, most)} characters`,
+  'file-year': ({ first, last }) => `must be a year between ${first} and ${last}`,
   'file-list-most': ({ most }, region) => `must not have more than ${number(region, most)} entries`,
   'tries-again-in': ({ seconds }, region) =>
     `Wrong too often. Wait ${seconds < 90 ? `${number(region, seconds)} seconds` : `${number(region, Math.ceil(seconds / 60))} minutes`}, then try again.`,

@@ -82,7 +82,6 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
     'This history tells of days that are still to come. Look at the day on this machine; if that is right, ask for the file to be written again.',
   'file-number': () => 'must be a number',
   'file-other': () => 'is not what stands there in a history',
-  'file-year': () => 'must be a year between 1880 and 2199',
   'file-base64': () => 'must be base64',
   'file-picture': () => 'is larger than a small picture',
   'file-jpeg': () => 'must be a JPEG',
