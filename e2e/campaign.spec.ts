@@ -216,24 +216,10 @@ const pagesOf = (job: string, vehicle: string) =>
   })
 
 /** Names that stand behind a question mark on one page or another. */
-const ASKED = [
-  ...[
-    'before',
-    'car',
-    'change',
-    'compare',
-    'day',
-    'from',
-    'hold',
-    'months',
-    'package',
-    'page',
-    'panel',
-    'phase',
-    'plate',
-  ],
-  ...['shape', 'show', 'size', 'span', 'subject', 'to', 'vehicle', 'version', 'who', 'wishes'],
-]
+const ASKED =
+  'before car change compare day from hold months package page panel phase plate shape show size span subject to vehicle version who wishes'.split(
+    ' ',
+  )
 
 test('whatever stands behind the question mark, and however often, a page is answered', async () => {
   test.setTimeout(tries(400_000, 3_600_000))

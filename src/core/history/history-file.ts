@@ -22,6 +22,7 @@ const instant = z.string().refine((text) => {
     return false
   }
 }, ask('file-instant')) as unknown as z.ZodType<Instant>
+/** Longer than any note anybody writes (mem). */
 const MOST_CHARACTERS = 2000
 const text = z.string().max(MOST_CHARACTERS, ask('file-characters-most', { most: MOST_CHARACTERS }))
 /** A list of so many entries at most. */
@@ -51,7 +52,7 @@ const picture = z
 const MOST_MONTHS = 600
 const months = upTo(MOST_MONTHS).positive(ask('file-positive'))
 
-/** Of cars that may still be looked after. */
+/** Of cars that may still be looked after: of the first there ever were, as far as our calendar goes (mem). */
 const YEARS = { first: 1880, last: 2199 }
 
 /** Ten times what any car ever drove (mem). */

@@ -8,7 +8,7 @@ export type InstantError = { code: 'instant-malformed'; text: string }
 
 const ISO_WITH_ZONE = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/
 
-/** Of days before and after these nothing is ever said here; what is counted on from them would leave the calendar. */
+/** Of days before and after these nothing is ever said here; what is counted on from them would leave the calendar (mem). */
 const FIRST_DAY = '1900-01-01'
 const LAST_DAY = '2199-12-31'
 
