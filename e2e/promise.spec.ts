@@ -122,3 +122,32 @@ test('the yard warns of a promise at risk; what would help is shown first, taken
   await expect(page.getByText(/the layer before (may overrun \d|must not overrun)/).first()).toBeVisible()
   await own.remove()
 })
+
+test('a step is late: the yard says so, goes on watching every promise, and says what to tell the customer', async ({
+  page,
+}) => {
+  const own = Shop.demo(NOW)
+  await own.open('2027-01-13T10:36:00Z')
+  await page.goto(own.url)
+  const atRisk = page.getByRole('region', { name: 'Promises at risk' })
+  await expect(atRisk).toContainText('“Refit and final inspection” on IM 2206 was due to begin 10:30.')
+  await expect(atRisk).toContainText('The schedule can no longer be met as it is.')
+  const car = atRisk.getByRole('listitem').filter({ hasText: 'IM 2206' })
+  await expect(car).toContainText(/under 1 in 100\. As it stands, it is not ready before 1\d:\d\d\./)
+  await car.getByRole('button', { name: 'What would help?' }).click()
+  await expect(car).toContainText(/Tell the customer: .*1\d:\d\d \((8|9) in 10\)\./)
+  // A caller gets a date all the same.
+  await page.goto(`${own.url}/schedule/promise`)
+  await page.getByRole('radio', { name: 'Lantern' }).click()
+  await look(page).click()
+  await expect(answer(page).locator('.text-3xl')).toContainText(/\((8|9) in 10\)|\(19 in 20\)|\(99 in 100\)/)
+  // Re-planned, it can be met again.
+  await page.goto(own.url)
+  await atRisk.getByRole('link', { name: 'Re-plan' }).click()
+  await page.getByRole('button', { name: 'Re-plan' }).click()
+  await page.getByRole('button', { name: 'Take this plan' }).click()
+  await page.goto(own.url)
+  await expect(atRisk).toBeVisible()
+  await expect(atRisk).not.toContainText('can no longer be met')
+  await own.remove()
+})

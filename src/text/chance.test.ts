@@ -14,12 +14,16 @@ describe('a chance', () => {
     [0.79, '7 in 10'],
     [0.1, '1 in 10'],
     [0.04, '4 in 100'],
-    [0, '1 in 100'],
+    [0.006, '1 in 100'],
+    [0.004, 'under 1 in 100'],
+    [0, 'under 1 in 100'],
   ])('of %s is called %s, never more than it is but for the rounding', (chance, words) => {
     expect(chanceText(DUBLIN, chance)).toBe(words)
   })
   test('is said in the language of whoever reads it', () => {
     expect(chanceText({ language: 'de' }, 0.8)).toBe('8 von 10')
     expect(chanceText({ language: 'fr' }, 0.95)).toBe('19 sur 20')
+    expect(chanceText({ language: 'de' }, 0)).toBe('unter 1 von 100')
+    expect(chanceText({ language: 'fr' }, 0)).toBe('moins de 1 sur 100')
   })
 })

@@ -14,7 +14,8 @@ import { type Shape, sizeOf, type VehicleSize } from '../vehicle'
 import { methodHere } from '../wash'
 import { enquiryOffer, inAnyIndoorBay, type ToldState, washedInside, withExtraDay } from './enquiry'
 import { calendarNow, type Floor } from './floor'
-import { type Standing, standing } from './moves'
+import { goingOn } from './going-on'
+import type { Standing } from './moves'
 import type { NamedReason } from './named-reason'
 import { newJob } from './new-job'
 import { planningProblem } from './shop-problem'
@@ -142,7 +143,7 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
   const { setup, catalogue } = floor.shop
   const template = setup.packages.find(({ key }) => key === packageKey)
   if (!template) return { kind: 'no-package' }
-  const calendar = standing(floor)
+  const calendar = goingOn(floor)
   if (calendar.kind === 'blocked') return { kind: 'blocked', reasons: calendar.reasons }
   const { school, vendors, rates, pace } = setup
   const methods = offered(setup.methods)

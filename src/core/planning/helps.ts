@@ -1,12 +1,13 @@
+import { isSaidMore } from '../chance'
 import type { JobId, PersonId } from '../ids'
-import { isSubcontractor } from '../offer'
+import { type Collecting, isSubcontractor } from '../offer'
 import {
   BETWEEN_PEOPLE,
   type Eater,
   eatersOf,
+  type Outcome,
   openSpans,
   type PlacedOperation,
-  type Play,
   type Problem,
   playAll,
   shareBy,
@@ -14,9 +15,10 @@ import {
 import type { Setup } from '../shop'
 import { atLocal, dayIn, type Instant, type LocalDay, plusDays, plusMinutes } from '../time'
 import type { Floor } from './floor'
-import { type Standing, standing } from './moves'
+import { goingOn } from './going-on'
+import type { Standing } from './moves'
 import { type Outage, shopWithout } from './outage'
-import { promiseAnew } from './sureness'
+import { collectingTimes, promiseAnew } from './sureness'
 
 /** What would make a promise surer: tried out on the calendar as it stands, with the chance it would then have. */
 
@@ -28,49 +30,58 @@ export type Help =
   /** Its own steps are moved, and nobody else's. */
   | { kind: 'moves'; chance: number }
 
+/** What can be done for a promise: what helps it, the most first, and else when the car is ready as surely as the shop wants it. */
+export type Advice = { helps: Help[]; instead?: Collecting }
+
 const RUNS_TO_TRY = 200
 /** How long somebody is asked to stay, minutes, and the hours of a day off on which somebody might come in (mem). */
 const STAYS_MINUTES = 90
 const DAY_OFF = ['08:00', '12:00'] as const
-/** A help that lifts the chance by less is none. */
+/** A help that lifts the chance by less is none: it is the luck of the runs. */
 const HELPS_BY = 0.04
 const HELPS_MOST = 2
 /** Steps whose people are asked, and how many such questions are tried. */
 const EATERS_ASKED = 3
 const ASKED_MOST = 8
 
-/** What helps the promise of a job, the most first; nothing where nothing does, or where there is no promise to keep. */
-export function helpsFor(floor: Floor, job: JobId): Help[] {
-  const calendar = standing(floor)
+/** What can be done for the promise of a job; nothing where nothing helps, or there is no promise to keep. */
+export function adviceFor(floor: Floor, job: JobId): Advice {
+  const calendar = goingOn(floor)
   const agreement = floor.jobs.find((each) => each.job.id === job)?.agreement
   const stands = calendar.kind === 'open' ? chanceIn(calendar, job) : undefined
-  if (calendar.kind === 'blocked' || !agreement || !stands) return []
-  const { play, due, chance } = stands
-  const eaters = eatersOf(calendar.problem, play, [{ job, due }], { runs: RUNS_TO_TRY }).get(job)!
+  if (calendar.kind === 'blocked' || !agreement || !stands) return { helps: [] }
+  const { outcome, due, chance } = stands
+  const eaters = eatersOf(calendar.problem, outcome.play, [{ job, due }], { runs: RUNS_TO_TRY }).get(job)!
   const helps = asked(floor, calendar, agreement, eaters).flatMap((staying): Help[] => {
     const more = chanceIn({ ...calendar, problem: withMore(calendar.problem, staying) }, job)
     return more ? [{ ...staying, chance: more.chance }] : []
   })
   const moved = placedAnew(calendar, job, floor.shop.setup)
   if (moved) helps.push({ kind: 'moves', chance: moved.chance })
-  return helps
-    .filter((help) => help.chance >= chance + HELPS_BY)
-    .sort((a, b) => b.chance - a.chance)
-    .slice(0, HELPS_MOST)
+  const [instead] = collectingTimes(floor.shop.setup, stands.outcome, job)
+  return {
+    helps: helps
+      .filter((help) => help.chance >= chance + HELPS_BY && isSaidMore(help.chance, chance))
+      .sort((a, b) => b.chance - a.chance)
+      .slice(0, HELPS_MOST),
+    ...(instead.at > agreement.promisedFor ? { instead } : {}),
+  }
 }
 
 /** The chance that a job is done by when it is due; nothing where it is not due, or not wholly on the calendar. */
 function chanceIn(
   { problem, operations }: Standing,
   job: JobId,
-): { play: Play; due: number; chance: number } | undefined {
-  const { play, jobs } = playAll(problem, operations, {
+): { outcome: Outcome; due: number; chance: number } | undefined {
+  const outcome = playAll(problem, operations, {
     runs: RUNS_TO_TRY,
     between: BETWEEN_PEOPLE,
     only: job,
   })
-  const due = jobs[0]?.job.due
-  return due === undefined ? undefined : { play, due, chance: shareBy(jobs[0]!.ends, due) }
+  const [own] = outcome.jobs
+  return own?.job.due === undefined
+    ? undefined
+    : { outcome, due: own.job.due, chance: shareBy(own.ends, own.job.due) }
 }
 
 /** The same problem with somebody there beyond their shift. */

@@ -132,6 +132,17 @@ export function keptPlan(
     : { planned: lenient, options: { now, letMissedWindowsGo: true } }
 }
 
+/** What is published for all but these cars, brought up to this minute; nothing where that cannot be kept. */
+export function planOfOthers(
+  floor: Floor,
+  jobs: readonly LiveJob[],
+  touched: ReadonlySet<string>,
+): PlacedOperation[] {
+  const others = jobs.filter(({ id }) => !touched.has(id))
+  const { schedule } = planFloor(calendarNow(floor), others, { now: floor.now, movable: NOBODY })
+  return schedule.status === 'infeasible' ? [] : schedule.operations
+}
+
 /** What is published, brought up to this minute; nothing where it can no longer be kept, or not in its windows. */
 export function standingPlan(floor: Floor): PlacedOperation[] {
   const { planned, options } = keptPlan(floor)

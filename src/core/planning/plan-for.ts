@@ -1,9 +1,17 @@
-import { type LiveJob, progressAt } from '../job'
+import type { LiveJob } from '../job'
 import { checkSchedule, type PlacedOperation, planChanges, putBack, scheduleFrom } from '../schedule'
-import { type Instant, minutesBetween } from '../time'
+import { minutesBetween } from '../time'
 import { calendarNow, type Floor, openJobs } from './floor'
+import { overdueSteps, withNeighbours } from './near-cars'
 import { joinParts } from './parts'
-import { CHURN_PER_STEP, NOBODY, PLAN_ALL_STEPS, type Planned, planAround, planFloor } from './plan-floor'
+import {
+  CHURN_PER_STEP,
+  PLAN_ALL_STEPS,
+  type Planned,
+  planAround,
+  planFloor,
+  planOfOthers,
+} from './plan-floor'
 import type { PlanningOptions } from './planning-options'
 import { planningProblem } from './shop-problem'
 import { FIRST_SURE_MARK } from './sure-marks'
@@ -29,8 +37,8 @@ export function planFor(
 ): Planned {
   const jobs = openJobs(floor)
   const [calendar, { now }] = [calendarNow(floor), floor]
-  const touched = new Set([...of, ...slipped(jobs, now)])
-  const kept = keptOfOthers(floor, jobs, touched)
+  const touched = new Set([...of, ...overdueSteps(jobs, now).map(({ job }) => job)])
+  const kept = planOfOthers(floor, jobs, touched)
   const near = withNeighbours(jobs, touched)
   const sets = [touched, near, withNeighbours(jobs, near), undefined]
   const told = jobs.flatMap(({ published }) => published)
@@ -97,16 +105,6 @@ function movedLeast(floor: Floor, jobs: readonly LiveJob[], view: PlanningOption
   return { problem, missed, schedule, placed: joinParts(problem, schedule) }
 }
 
-/** Cars of which something should have begun and has not: they move whatever happens. */
-const slipped = (jobs: readonly LiveJob[], now: Instant): string[] =>
-  jobs.flatMap((job) => {
-    const isOpen = new Set(
-      job.plan.operations.filter((step) => progressAt(job, step, now).kind === 'open').map(({ id }) => id),
-    )
-    const isLate = job.published.some(({ operation, start }) => start < now && isOpen.has(operation))
-    return isLate ? [job.id] : []
-  })
-
 type Lateness = { cars: number; minutes: number }
 
 /** Cars that a plan brings after they were promised, on paper, and by how much together. */
@@ -126,28 +124,3 @@ const WORTH_MOVING = 1440
 /** Whether one plan is worth moving more cars for: fewer promises are broken, or by a day less. */
 const sparesMore = (one: Lateness, other: Lateness): boolean =>
   one.cars < other.cars || (one.cars === other.cars && one.minutes + WORTH_MOVING <= other.minutes)
-
-/** What is published for the cars an event does not touch, brought up to this minute; nothing where that cannot be kept. */
-function keptOfOthers(
-  floor: Floor,
-  jobs: readonly LiveJob[],
-  touched: ReadonlySet<string>,
-): PlacedOperation[] {
-  const others = jobs.filter(({ id }) => !touched.has(id))
-  const { schedule } = planFloor(calendarNow(floor), others, { now: floor.now, movable: NOBODY })
-  return schedule.status === 'infeasible' ? [] : schedule.operations
-}
-
-/** These cars, and those before and after them with the same people and in the same places. */
-export function withNeighbours(jobs: readonly LiveJob[], of: ReadonlySet<string>): ReadonlySet<string> {
-  const lists = new Map<string, PlacedOperation[]>()
-  for (const placed of jobs.flatMap(({ published }) => published))
-    for (const used of [...placed.people, placed.place]) lists.set(used, [...(lists.get(used) ?? []), placed])
-  const near = new Set(of)
-  for (const list of lists.values()) {
-    const inTurn = list.toSorted((a, b) => (a.start < b.start ? -1 : 1))
-    for (const [at, { job }] of inTurn.entries())
-      if (of.has(job)) for (const beside of [inTurn[at - 1], inTurn[at + 1]]) if (beside) near.add(beside.job)
-  }
-  return near
-}

@@ -5,6 +5,7 @@ import {
   type Eater,
   eatersOf,
   type Outcome,
+  type PlacedOperation,
   type Play,
   type Problem,
   playAll,
@@ -12,7 +13,7 @@ import {
 } from '../schedule'
 import { fromEpochMinutes, type Instant } from '../time'
 import type { Floor } from './floor'
-import { standing } from './moves'
+import { goingOn } from './going-on'
 import type { NamedReason } from './named-reason'
 
 /** What has been promised, watched: how likely each promise is to be kept as things stand. */
@@ -25,12 +26,23 @@ export type Watched = {
   chance: number
   /** It is less sure than the shop wants it. */
   isAtRisk: boolean
+  /** When it is ready by the calendar, where that is after it was promised. */
+  readyAt?: Instant
   /** Which step is mostly to blame when it is late: of this car, or of another it waits for. */
   eater?: { plate: string; title: StepName; at: Instant; people: PersonId[]; waits: boolean }
 }
 
+/** A step that should have begun and has not. */
+export type Behind = { job: JobId; plate: string; title: StepName; at: Instant }
+
 export type Watch =
-  | { kind: 'seen'; chances: Record<JobId, number>; atRisk: Watched[] }
+  | {
+      kind: 'seen'
+      chances: Record<JobId, number>
+      atRisk: Watched[]
+      /** What is late and lets the calendar not be kept as it is; nothing where it can be. */
+      behind: Behind[]
+    }
   | { kind: 'blocked'; reasons: NamedReason[] }
 
 const RUNS = 400
@@ -40,7 +52,7 @@ const NEARLY = 0.02
 
 /** How every promise stands, by the calendar as it is, and which have become less sure than the shop wants them. */
 export function watchPromises(floor: Floor): Watch {
-  const calendar = standing(floor)
+  const calendar = goingOn(floor)
   if (calendar.kind === 'blocked') return calendar
   const { problem, operations } = calendar
   const outcome = playAll(problem, operations, { runs: RUNS, between: BETWEEN_PEOPLE })
@@ -55,12 +67,13 @@ export function watchPromises(floor: Floor): Watch {
     kind: 'seen',
     chances: Object.fromEntries(promised.map(({ job, chance }) => [job, chance])),
     atRisk: atRisk.sort((a, b) => a.chance - b.chance),
+    behind: calendar.behind.flatMap((step) => behindIn(floor, step)),
   }
 }
 
 /** How the promise of one job stands; nothing where there is none to keep, or the calendar cannot be kept. */
 export function watchPromise(floor: Floor, job: JobId): Watched | undefined {
-  const calendar = standing(floor)
+  const calendar = goingOn(floor)
   if (calendar.kind === 'blocked') return undefined
   const { problem, operations } = calendar
   const outcome = playAll(problem, operations, { runs: RUNS, between: BETWEEN_PEOPLE, only: job })
@@ -69,13 +82,14 @@ export function watchPromise(floor: Floor, job: JobId): Watched | undefined {
 
 /** Every promise of which something was played, with its chance. */
 function watchedIn({ jobs, shop }: Floor, outcome: Outcome): (Watched & { due: number })[] {
-  return outcome.jobs.flatMap(({ job: { id, due }, ends }) => {
+  return outcome.jobs.flatMap(({ job: { id, due }, planned, ends }) => {
     const entry = jobs.find(({ job }) => job.id === id)
     if (due === undefined || !entry?.agreement) return []
     const chance = shareBy(ends, due)
     const { promisedFor } = entry.agreement
     const isAtRisk = chance < shop.setup.sure - NEARLY
-    return [{ job: id, plate: entry.job.vehicle.plate, promisedFor, chance, isAtRisk, due }]
+    const late = planned > due ? { readyAt: fromEpochMinutes(outcome.play.model.originMinute + planned) } : {}
+    return [{ job: id, plate: entry.job.vehicle.plate, promisedFor, chance, isAtRisk, ...late, due }]
   })
 }
 
@@ -91,6 +105,12 @@ function blamed(
     const [first] = eaters.get(watched.job)!
     return { ...watched, ...(first ? eaterIn(floor, play, first) : {}) }
   })
+}
+
+function behindIn(floor: Floor, { job, operation, start }: PlacedOperation): Behind[] {
+  const entry = floor.jobs.find((each) => each.job.id === job)
+  const step = entry?.live?.plan.operations.find(({ id }) => id === operation)
+  return entry && step ? [{ job, plate: entry.job.vehicle.plate, title: step.title, at: start }] : []
 }
 
 /** A step as it is spoken of; nothing where its job is not known. */

@@ -1,12 +1,14 @@
 'use client'
 
 import { useState } from 'react'
+import type { Behind } from '@/core/planning'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { promisesAtRisk } from '@/server/planning/promise-actions'
 import { chanceText } from '@/text/chance'
+import { stepTitle } from '@/text/en/step-names'
 import { moment, number } from '@/text/formats'
-import { Button } from '@/ui/button'
+import { Button, ButtonLink } from '@/ui/button'
 import { Link } from '@/ui/link'
 import { useTold } from '@/ui/use-told'
 import { hangsOn } from './hangs-on'
@@ -30,9 +32,10 @@ const SHOWN = 5
  * which waits for nothing; until they are there anew, those of before stand.
  */
 export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
-  const atRisk = useTold(() => promisesAtRisk(null), since)
+  const told = useTold(() => promisesAtRisk(null), since)
   const [showsAll, setShowsAll] = useState(false)
-  if (!atRisk || atRisk.length === 0) return null
+  const { atRisk, behind } = told ?? { atRisk: [], behind: [] }
+  if (atRisk.length === 0 && behind.length === 0) return null
   const shown = showsAll ? atRisk : atRisk.slice(0, atRisk.length > SHOWN + 1 ? SHOWN : atRisk.length)
   const more = atRisk.length - shown.length
   return (
@@ -41,11 +44,24 @@ export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
       className="mb-4 rounded border-l-4 border-copper bg-sheet px-4 pt-3 pb-1"
     >
       <h2 className="text-lg">
-        Promises at risk{' '}
-        <span className="text-sm font-normal text-ink-soft">
-          less sure than the {chanceText(region, sure)} you want
-        </span>
+        {atRisk.length > 0 ? 'Promises at risk' : 'Behind schedule'}{' '}
+        {atRisk.length > 0 && (
+          <span className="text-sm font-normal text-ink-soft">
+            less sure than the {chanceText(region, sure)} you want
+          </span>
+        )}
       </h2>
+      {behind.length > 0 && (
+        <div className="flex flex-wrap items-center gap-x-3 border-b border-line py-1">
+          <p className="min-w-72 grow basis-0 text-[15px] leading-snug">
+            {behindText(behind, region, now)}{' '}
+            <span className="text-ink-soft">The schedule can no longer be met as it is.</span>
+          </p>
+          <ButtonLink href="/schedule" look="quiet">
+            Re-plan
+          </ButtonLink>
+        </div>
+      )}
       <ul>
         {shown.map((watched) => (
           <li
@@ -71,4 +87,18 @@ export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
       )}
     </section>
   )
+}
+
+/** Steps told by name; of more, how many there are. */
+const BEHIND_TOLD = 2
+
+function behindText(behind: readonly Behind[], region: Region, now: Instant): string {
+  const told = behind
+    .slice(0, BEHIND_TOLD)
+    .map(
+      ({ plate, title, at }) =>
+        `“${stepTitle(region, title)}” on ${plate} was due to begin ${moment(region, at, now)}.`,
+    )
+  const more = behind.length - told.length
+  return [...told, ...(more > 0 ? [`So were ${number(region, more)} more.`] : [])].join(' ')
 }

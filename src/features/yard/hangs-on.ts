@@ -6,11 +6,12 @@ import { moment } from '@/text/formats'
 
 /** What mostly makes it late, in a sentence. */
 export function hangsOn(
-  { plate, eater }: Watched,
+  { plate, eater, readyAt }: Watched,
   region: Region,
   names: Record<string, string>,
   now: Instant,
 ): string {
+  if (readyAt) return `As it stands, it is not ready before ${moment(region, readyAt, now)}.`
   if (!eater) return ''
   const whose = eater.plate === plate ? '' : ` on ${eater.plate}`
   const by = eater.people.map((id) => names[id] ?? id).join(' and ')

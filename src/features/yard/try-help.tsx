@@ -3,7 +3,7 @@
 import { useState, useTransition } from 'react'
 import type { Answer } from '@/core/answer'
 import type { JobId } from '@/core/ids'
-import type { Help, Proposal } from '@/core/planning'
+import type { Advice, Help, Proposal } from '@/core/planning'
 import type { Region } from '@/core/region'
 import { clockIn, dayIn, type Instant } from '@/core/time'
 import { foresee, foreseeSurer } from '@/server/planning/outage-actions'
@@ -21,15 +21,17 @@ type Props = {
   now: Instant
 }
 
+const NO_ADVICE: Advice = { helps: [] }
+
 /** What would help a promise, each with the chance it would then have; it is looked at before it holds. */
 export function TryHelp({ job, names, region, now }: Props) {
   const { run, pending, refusal } = useAction()
-  const [helps, setHelps] = useState<Answer<Help[]>>()
+  const [advice, setAdvice] = useState<Answer<Advice>>()
   const [asking, startAsking] = useTransition()
   const [proposal, setProposal] = useState<Proposal>()
   const [said, setSaid] = useState('')
-  const known = helps?.ok ? helps.value : []
-  const ask = () => startAsking(async () => setHelps(await reach(whatHelps({ job }))))
+  const { helps, instead } = advice?.ok ? advice.value : NO_ADVICE
+  const ask = () => startAsking(async () => setAdvice(await reach(whatHelps({ job }))))
   const tryOut = (help: Help) => {
     setSaid('')
     if (help.kind === 'moves') return run(foreseeSurer, { job }, setProposal)
@@ -45,18 +47,13 @@ export function TryHelp({ job, names, region, now }: Props) {
   }
   return (
     <>
-      {!helps && (
+      {!advice && (
         <Button look="quiet" disabled={asking} onClick={ask}>
           {asking ? 'Trying…' : 'What would help?'}
         </Button>
       )}
-      {known.length === 0 && helps && (
-        <p className="text-sm text-ink-soft">
-          {helps.ok ? 'No small step helps: tell the customer.' : helps.message}
-        </p>
-      )}
       <ul className="flex flex-wrap gap-2 empty:hidden">
-        {known.map((help) => (
+        {helps.map((help) => (
           <li key={help.kind === 'moves' ? help.kind : `${help.person} ${help.from}`}>
             <Button look="outline" disabled={pending} onClick={() => tryOut(help)}>
               {helpText(help, names, region, now)}: {chanceText(region, help.chance)}
@@ -64,6 +61,11 @@ export function TryHelp({ job, names, region, now }: Props) {
           </li>
         ))}
       </ul>
+      {advice && (
+        <p className="text-sm text-ink-soft empty:hidden">
+          {advice.ok ? insteadText(helps.length > 0, instead, region, now) : advice.message}
+        </p>
+      )}
       <p role="status" className="w-full text-sm text-ink-soft empty:hidden">
         {refusal?.message ?? said}
       </p>
@@ -79,13 +81,25 @@ export function TryHelp({ job, names, region, now }: Props) {
             onClosed={(answer) => {
               setProposal(undefined)
               if (answer) setSaid(answer.said)
-              if (answer?.taken) setHelps(undefined)
+              if (answer?.taken) setAdvice(undefined)
             }}
           />
         </div>
       )}
     </>
   )
+}
+
+/** What can be told to the customer where the promise cannot be made sure enough. */
+function insteadText(
+  somethingHelps: boolean,
+  instead: Advice['instead'],
+  region: Region,
+  now: Instant,
+): string {
+  const tell = instead && `${moment(region, instead.at, now)} (${chanceText(region, instead.chance)})`
+  if (somethingHelps) return tell ? `Or tell the customer: ${tell}.` : ''
+  return tell ? `No small step helps. Tell the customer: ${tell}.` : 'No small step helps: tell the customer.'
 }
 
 function helpText(help: Help, names: Record<string, string>, region: Region, now: Instant): string {

@@ -2,7 +2,7 @@ import path from 'node:path'
 import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import type { JobPlan } from '@/core/offer'
-import { type Foreseen, helpsFor, watchPromise } from '@/core/planning'
+import { adviceFor, type Foreseen, watchPromise } from '@/core/planning'
 import { answerCaller, type Enquiry } from '@/core/planning/caller'
 import type { Instant, LocalDay } from '@/core/time'
 import type { VehicleSize } from '@/core/vehicle'
@@ -56,8 +56,8 @@ export const TASKS = {
   promises: async (at: Instant) => watchKept(await floorAt(at)),
   /** How surely the promise of one job is kept. */
   promise: async (at: Instant, job: JobId) => watchPromise(await floorAt(at), job),
-  /** What would make one promise surer. */
-  helps: async (at: Instant, job: JobId) => helpsFor(await floorAt(at), job),
+  /** What can be done for one promise. */
+  advice: async (at: Instant, job: JobId) => adviceFor(await floorAt(at), job),
   /** A backup now, by the clock of a zone; gives how large it is, bytes. */
   'back-up': async (zone: string, at: Instant) => (await backUp(zone, at)).bytes,
   /** Whether the latest backup could be restored: unpacks and compares it. Gives when it was made; nothing where there is none. */

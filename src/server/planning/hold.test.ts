@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { type JobId, toJobId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
-import { type Hold, openJobs, planEverything } from '@/core/planning'
+import { type Hold, openJobs, planEverything, standing } from '@/core/planning'
 import { answerCaller } from '@/core/planning/caller'
 import { checkSchedule } from '@/core/schedule'
 import { atLocal, dayIn, type Instant, instantOrThrow, localDayOrThrow, plusDays } from '@/core/time'
@@ -67,6 +67,14 @@ describe('a slot', () => {
     expect(await holdIt({ until: '' })).toMatchObject({ ok: false, field: 'until' })
     expect(await holdIt({ said: NOW })).toMatchObject({ ok: false, code: 'stale' })
     expect((await floorAt(NOW)).holds).toEqual([])
+  })
+
+  test('is offered though a step is late, and the calendar is to be planned anew', async () => {
+    const late = instantOrThrow('2027-01-13T10:36:00Z')
+    expect(standing(await floorAt(late)).kind).toBe('blocked')
+    const answer = await answerAt(late)
+    if (answer.kind !== 'promise') throw new Error(answer.kind)
+    expect(answer.usual.chances[0]!.chance).toBeGreaterThanOrEqual(0.8)
   })
 
   let held: Hold

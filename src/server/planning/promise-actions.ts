@@ -6,23 +6,25 @@ import { toJobId } from '@/core/ids'
 import { defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
 
-/** Promises that are less sure than the shop wants them. Nothing is kept. */
+/** Promises that are less sure than the shop wants them, and what is late. Nothing is kept. */
 export const promisesAtRisk = defineReadAction({
   name: 'planning.promises-at-risk',
   who: 'desk',
   input: z.null(),
   read: async ({ at }) => {
     const watch = await compute('promises', at)
-    return done(watch.kind === 'seen' ? watch.atRisk : [])
+    return done(
+      watch.kind === 'seen' ? { atRisk: watch.atRisk, behind: watch.behind } : { atRisk: [], behind: [] },
+    )
   },
 })
 
-/** What would make a promise surer, each with the chance it would then have. Nothing is kept. */
+/** What would make a promise surer, each with the chance it would then have, and when else the car is surely ready. Nothing is kept. */
 export const whatHelps = defineReadAction({
   name: 'planning.what-helps',
   who: 'desk',
   input: z.strictObject({ job: z.string().min(1).max(80) }),
-  read: async ({ at }, { job }) => done(await compute('helps', at, toJobId(job))),
+  read: async ({ at }, { job }) => done(await compute('advice', at, toJobId(job))),
 })
 
 /** How surely the promise of one job is kept as things stand, and what it hangs on; nothing where there is none to keep. */

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import { type Help, helpsFor, standing, watchPromises } from '@/core/planning'
+import { adviceFor, type Help, standing, type Watched, watchPromise, watchPromises } from '@/core/planning'
 import { checkSchedule, scheduleFrom } from '@/core/schedule'
 import { instantOrThrow } from '@/core/time'
+import { chanceText } from '@/text/chance'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { addOutage } from './outage-store'
@@ -41,14 +42,46 @@ describe('promises', () => {
   test('become surer when somebody stays as was advised', async () => {
     const { atRisk } = await seen()
     const floor = await loadFloor(shop.db, NOW)
-    const advised = atRisk.find(({ job }) => helpsFor(floor, job).some(stays))!
-    const help = helpsFor(floor, advised.job).find(stays)!
-    if (help.kind === 'moves') throw new Error('somebody was to stay')
+    let advised: Watched | undefined
+    let help: Help | undefined
+    for (const watched of atRisk) {
+      if (help) break
+      help = adviceFor(floor, watched.job).helps.find(stays)
+      advised = watched
+    }
+    if (!advised || !help || help.kind === 'moves') throw new Error('somebody was to stay')
     expect(help.chance).toBeGreaterThan(advised.chance)
     const { person, from, until } = help
     await addOutage(shop.db, { id: 'more', what: { kind: 'extra', id: person }, from, until }, NOW)
     const { chances } = await seen()
     expect(chances[advised.job]!).toBeGreaterThan(advised.chance + 0.02)
+  })
+  test('that nothing makes sure enough have a later time with the chance the shop wants', async () => {
+    const { atRisk } = await seen()
+    const floor = await loadFloor(shop.db, NOW)
+    const { region } = floor.shop.setup
+    for (const { job, promisedFor, chance } of atRisk.slice(0, 4)) {
+      const { helps, instead } = adviceFor(floor, job)
+      // As they are told, each is more than there is.
+      for (const help of helps) expect(chanceText(region, help.chance)).not.toBe(chanceText(region, chance))
+      expect(instead!.at > promisedFor).toBe(true)
+      expect(instead!.chance).toBeGreaterThanOrEqual(0.8)
+    }
+  })
+  test('are watched on though a step is late and the calendar can no longer be kept to the minute', async () => {
+    const late = instantOrThrow('2027-01-13T10:36:00Z')
+    const floor = await loadFloor(shop.db, late)
+    expect(standing(floor).kind).toBe('blocked')
+    const watch = watchPromises(floor)
+    if (watch.kind !== 'seen') throw new Error('nothing is watched')
+    expect(watch.behind.map(({ plate, at }) => [plate, at])).toEqual([
+      ['IM 2206', instantOrThrow('2027-01-13T10:30:00Z')],
+    ])
+    // By nobody else's doing: the car of that step is late now, and others are seen as before.
+    const own = watch.atRisk.find(({ plate }) => plate === 'IM 2206')!
+    expect(own.chance).toBeLessThan(0.2)
+    expect(watchPromise(floor, own.job)?.isAtRisk).toBe(true)
+    expect(Object.keys(watch.chances).length).toBe(Object.keys((await seen()).chances).length)
   })
   test('of one car are made surer by its own steps, with nobody else moved and no rule broken', async () => {
     const { chances } = await seen()
