@@ -20,6 +20,7 @@ import type { NamedReason } from './named-reason'
 import { newJob } from './new-job'
 import { planningProblem } from './shop-problem'
 import { type Promisable, promiseFor } from './sureness'
+import { eaterIn } from './watch'
 
 /** What a caller is told: when a car nobody has seen yet could be fetched, with nobody moved who was promised. */
 
@@ -39,8 +40,8 @@ export type Collection = {
   chances: readonly Collecting[]
   plan: JobPlan
   operations: PlacedOperation[]
-  /** Its own step at which time is mostly lost, and whether that is for want of a shift; absent where it is another car’s, or none is. */
-  hangsOn?: { title: StepName; waits: boolean }
+  /** The step at which time is mostly lost, and whether that is for want of a shift; with the car it belongs to where that is another. */
+  hangsOn?: { title: StepName; waits: boolean; other?: { plate: string; at: Instant } }
 }
 
 export type EnquiryAnswer =
@@ -87,7 +88,7 @@ function collectionOf(
     chances,
     plan,
     operations,
-    ...(way.kind === 'usual' ? hangsOn(found, calendar, { job, plan }) : {}),
+    ...(way.kind === 'usual' ? hangsOn(floor, found, calendar, { job, plan }) : {}),
   }
 }
 
@@ -95,8 +96,9 @@ function collectionOf(
 const LATER_MINUTES = 60
 const RUNS_TO_BLAME = 150
 
-/** The step of a car that mostly makes it later than it is planned. */
+/** The step that mostly makes a car later than it is planned: its own, or one it waits for. */
 function hangsOn(
+  floor: Floor,
   { outcome }: Extract<Promisable, { kind: 'possible' }>,
   { problem }: Standing,
   { job, plan }: Pick<Tried, 'job' | 'plan'>,
@@ -105,11 +107,13 @@ function hangsOn(
   const whole = { ...problem, jobs: [...problem.jobs, job] }
   const late = { job: job.id, due: planned + LATER_MINUTES }
   const [eater] = eatersOf(whole, outcome.play, [late], { runs: RUNS_TO_BLAME }).get(job.id)!
-  const step =
-    eater?.step.job.id === job.id
-      ? plan.operations.find(({ id }) => id === eater.step.operation.known)
-      : undefined
-  return step ? { hangsOn: { title: step.title, waits: eater!.waits } } : {}
+  if (!eater) return {}
+  if (eater.step.job.id !== job.id) {
+    const other = eaterIn(floor, outcome.play, eater)
+    return other ? { hangsOn: { title: other.title, waits: other.waits, other } } : {}
+  }
+  const step = plan.operations.find(({ id }) => id === eater.step.operation.known)
+  return step ? { hangsOn: { title: step.title, waits: eater.waits } } : {}
 }
 
 /** Of ways of one kind the one that is done soonest on paper; nothing where none is possible. */

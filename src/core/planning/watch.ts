@@ -18,6 +18,9 @@ import type { NamedReason } from './named-reason'
 
 /** What has been promised, watched: how likely each promise is to be kept as things stand. */
 
+/** A step that makes cars late, as it is spoken of: whose it is, when it is planned, and whether it is lost for want of a shift. */
+export type EaterTold = { plate: string; title: StepName; at: Instant; people: PersonId[]; waits: boolean }
+
 export type Watched = {
   job: JobId
   plate: string
@@ -29,7 +32,7 @@ export type Watched = {
   /** When it is ready by the calendar, where that is after it was promised. */
   readyAt?: Instant
   /** Which step is mostly to blame when it is late: of this car, or of another it waits for. */
-  eater?: { plate: string; title: StepName; at: Instant; people: PersonId[]; waits: boolean }
+  eater?: EaterTold
 }
 
 /** A step that should have begun and has not. */
@@ -103,7 +106,8 @@ function blamed(
   const eaters = eatersOf(problem, play, promised, { runs: RUNS_TO_BLAME })
   return promised.map(({ due: _, ...watched }) => {
     const [first] = eaters.get(watched.job)!
-    return { ...watched, ...(first ? eaterIn(floor, play, first) : {}) }
+    const eater = first && eaterIn(floor, play, first)
+    return { ...watched, ...(eater ? { eater } : {}) }
   })
 }
 
@@ -114,17 +118,15 @@ function behindIn(floor: Floor, { job, operation, start }: PlacedOperation): Beh
 }
 
 /** A step as it is spoken of; nothing where its job is not known. */
-function eaterIn(floor: Floor, { model }: Play, { step, waits }: Eater): Pick<Watched, 'eater'> {
+export function eaterIn(floor: Floor, { model }: Play, { step, waits }: Eater): EaterTold | undefined {
   const entry = floor.jobs.find(({ job }) => job.id === step.job.id)
   const operation = entry?.live?.plan.operations.find(({ id }) => id === step.operation.known)
-  if (!entry || !operation) return {}
+  if (!entry || !operation) return undefined
   return {
-    eater: {
-      plate: entry.job.vehicle.plate,
-      title: operation.title,
-      at: fromEpochMinutes(model.originMinute + Math.max(0, step.planned.from)),
-      people: step.people.map((person) => model.personIds[person]!),
-      waits,
-    },
+    plate: entry.job.vehicle.plate,
+    title: operation.title,
+    at: fromEpochMinutes(model.originMinute + Math.max(0, step.planned.from)),
+    people: step.people.map((person) => model.personIds[person]!),
+    waits,
   }
 }

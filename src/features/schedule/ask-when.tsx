@@ -166,13 +166,7 @@ function Answer({ answer, told, today, checkIn, ...shop }: AnswerProps) {
                 Surer: <SurerTime region={shop.region} chances={usual.chances} />
               </p>
             )}
-            {usual.hangsOn && (
-              <p className="mt-1 text-ink-soft">
-                {usual.hangsOn.waits
-                  ? `When it gets later, it is mostly “${stepTitle(shop.region, usual.hangsOn.title)}” that no longer fits into the shift.`
-                  : `When it gets later, it is mostly “${stepTitle(shop.region, usual.hangsOn.title)}” that took longer.`}
-              </p>
-            )}
+            {usual.hangsOn && <p className="mt-1 text-ink-soft">{hangsOnText(usual.hangsOn, shop)}</p>}
             <OnPaper collection={usual} {...shop} />
             <p className="mt-1">
               {needNotBe(usual, shop)} About {roundMoney(shop.region, totalCents)} with tax, until the paint
@@ -192,6 +186,17 @@ function Answer({ answer, told, today, checkIn, ...shop }: AnswerProps) {
       )
     }
   }
+}
+
+/** What mostly makes it later than planned. */
+function hangsOnText(
+  { title, waits, other }: NonNullable<Collection['hangsOn']>,
+  { region, now }: Pick<Props, 'region' | 'now'>,
+): string {
+  const step = `“${stepTitle(region, title)}”${other ? ` on ${other.plate} (${moment(region, other.at, now)})` : ''}`
+  return waits
+    ? `When it gets later, it is mostly ${step} that no longer fits into the shift.`
+    : `When it gets later, it is mostly ${step} that took longer.`
 }
 
 /** Why it is promised later than it is planned to be done. */
