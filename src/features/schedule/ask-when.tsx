@@ -11,7 +11,6 @@ import { askWhen } from '@/server/planning/enquiry-actions'
 import { TOLD_STATE_WORDS } from '@/text/en/enquiry'
 import { namedReasonText, placingReason } from '@/text/en/placing'
 import { spelt } from '@/text/en/spelling'
-import { stepTitle } from '@/text/en/step-names'
 import { clock, moment, money, paperDay } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -20,6 +19,7 @@ import { Field } from '@/ui/field'
 import { TimeInput } from '@/ui/time-input'
 import { reach } from '@/ui/use-action'
 import { HoldSlot } from './hold-slot'
+import { laterText } from './later-text'
 import { ChanceMark, SurerTime } from './sure-times'
 
 type Props = {
@@ -166,7 +166,7 @@ function Answer({ answer, told, today, checkIn, ...shop }: AnswerProps) {
                 Surer: <SurerTime region={shop.region} chances={usual.chances} />
               </p>
             )}
-            {usual.hangsOn && <p className="mt-1 text-ink-soft">{hangsOnText(usual.hangsOn, shop)}</p>}
+            {usual.hangsOn && <p className="mt-1 text-ink-soft">{laterText(usual.hangsOn, shop)}</p>}
             <OnPaper collection={usual} {...shop} />
             <p className="mt-1">
               {needNotBe(usual, shop)} About {roundMoney(shop.region, totalCents)} with tax, until the paint
@@ -186,17 +186,6 @@ function Answer({ answer, told, today, checkIn, ...shop }: AnswerProps) {
       )
     }
   }
-}
-
-/** What mostly makes it later than planned. */
-function hangsOnText(
-  { title, waits, other }: NonNullable<Collection['hangsOn']>,
-  { region, now }: Pick<Props, 'region' | 'now'>,
-): string {
-  const step = `“${stepTitle(region, title)}”${other ? ` on ${other.plate} (${moment(region, other.at, now)})` : ''}`
-  return waits
-    ? `When it gets later, it is mostly ${step} that no longer fits into the shift.`
-    : `When it gets later, it is mostly ${step} that took longer.`
 }
 
 /** Why it is promised later than it is planned to be done. */

@@ -14,8 +14,6 @@ export type Step = {
   /** When it can be worked on. */
   open: readonly Interval[]
   planned: Interval
-  /** Nobody attends to it and it follows at once: it begins by itself, though what is before it ends early. */
-  byItself: boolean
   /** Steps that end before this one begins, by index, and how long it waits for each, minutes. */
   after: { step: number; wait: number }[]
 }
@@ -28,41 +26,39 @@ function inTurn(steps: readonly Step[], uses: readonly Use[], capacity: number):
   if (capacity >= uses.length) return
   const units: Use[] = []
   for (const use of [...uses].sort((a, b) => a.from - b.from || a.to - b.to)) {
-    const free = units
-      .map((unit, at) => ({ unit, at }))
-      .filter(({ unit }) => unit.to <= use.from)
-      .sort((a, b) => b.unit.to - a.unit.to)[0]
-    if (free) {
+    let free = -1
+    for (const [at, unit] of units.entries())
+      if (unit.to <= use.from && (free < 0 || unit.to > units[free]!.to)) free = at
+    if (free >= 0) {
       for (const first of use.first)
-        for (const last of free.unit.last) steps[first]!.after.push({ step: last, wait: 0 })
-      units[free.at] = use
+        for (const last of units[free]!.last) steps[first]!.after.push({ step: last, wait: 0 })
+      units[free] = use
     } else units.push(use)
   }
 }
 
-const one = (step: number, { planned }: Step): Use => ({ ...planned, first: [step], last: [step] })
+const one = (step: number, { planned: { from, to } }: Step): Use => ({
+  from,
+  to,
+  first: [step],
+  last: [step],
+})
 
 /** The steps of a plan in the order in which they are planned to begin, each behind what it follows in its job or on what it shares. */
 export function stepsInOrder(model: Model, placements: readonly (JobPlacement | undefined)[]): Step[] {
-  const steps = placements.flatMap((placement): Step[] => {
-    if (!placement) return []
+  const steps: Step[] = []
+  for (const placement of placements) {
+    if (!placement) continue
     const job = model.jobs[placement.job]!
-    return placement.operations.map(({ start, end, people, place }, index) => ({
-      job,
-      operation: job.operations[index]!,
-      people,
-      place,
-      open: people.length > 0 ? model.openFor(people, place, job.operations[index]!.equipment) : [],
-      planned: { from: start, to: end },
-      byItself:
-        job.operations[index]!.mode === 'unattended' &&
-        job.links.some(({ to, min, max }) => to === index && min === max),
-      after: [],
-    }))
-  })
+    for (const [index, { start, end, people, place }] of placement.operations.entries()) {
+      const operation = job.operations[index]!
+      const open = people.length > 0 ? model.openFor(people, place, operation.equipment) : []
+      steps.push({ job, operation, people, place, open, planned: { from: start, to: end }, after: [] })
+    }
+  }
   steps.sort((a, b) => a.planned.from - b.planned.from || a.planned.to - b.planned.to)
-  const at = new Map(steps.map(({ job, operation }, index) => [`${job.index} ${operation.index}`, index]))
-  const indexOf = (job: ModelJob, operation: number) => at.get(`${job.index} ${operation}`)!
+  const at = indexesOf(model, steps)
+  const indexOf = (job: ModelJob, operation: number) => at[job.index]![operation]!
 
   for (const placement of placements) {
     if (!placement) continue
@@ -75,14 +71,12 @@ export function stepsInOrder(model: Model, placements: readonly (JobPlacement | 
         if (steps[its]!.planned.to <= steps[own]!.planned.from) steps[own]!.after.push({ step: its, wait: 0 })
       }
   }
-  for (const person of model.personIds.keys())
-    inTurn(
-      steps,
-      steps.flatMap((step, index) => (step.people.includes(person) ? [one(index, step)] : [])),
-      1,
-    )
-  for (const [place, capacity] of model.capacity.entries())
-    inTurn(steps, stayUses(model, placements, place, indexOf), capacity)
+  const ofPeople: Use[][] = model.personIds.map(() => [])
+  for (const [index, step] of steps.entries())
+    for (const person of step.people) ofPeople[person]!.push(one(index, step))
+  for (const uses of ofPeople) inTurn(steps, uses, 1)
+  const ofPlaces = stayUses(model, placements, indexOf)
+  for (const [place, capacity] of model.capacity.entries()) inTurn(steps, ofPlaces[place]!, capacity)
   for (const [piece, { capacity }] of model.equipment.entries())
     inTurn(steps, equipmentUses(model, placements, piece, steps, indexOf), capacity)
   throughTheAir(model, steps)
@@ -91,21 +85,24 @@ export function stepsInOrder(model: Model, placements: readonly (JobPlacement | 
 
 type IndexOf = (job: ModelJob, operation: number) => number
 
+/** The stays of all cars, by place. */
 function stayUses(
   model: Model,
   placements: readonly (JobPlacement | undefined)[],
-  place: number,
   indexOf: IndexOf,
-): Use[] {
-  return placements.flatMap((placement): Use[] => {
-    if (!placement) return []
+): Use[][] {
+  const uses: Use[][] = model.capacity.map(() => [])
+  for (const placement of placements) {
+    if (!placement) continue
     const job = model.jobs[placement.job]!
-    return job.stays.flatMap((stay, index): Use[] => {
-      if (placement.operations[stay.operations[0]!]!.place !== place) return []
-      const all = stay.operations.map((operation) => indexOf(job, operation))
-      return [{ ...stayExtent(job, placement, index), first: all, last: all }]
-    })
-  })
+    for (const [index, { operations, heads, tails }] of job.stays.entries())
+      uses[placement.operations[operations[0]!]!.place]!.push({
+        ...stayExtent(job, placement, index),
+        first: heads.map((operation) => indexOf(job, operation)),
+        last: tails.map((operation) => indexOf(job, operation)),
+      })
+  }
+  return uses
 }
 
 function equipmentUses(

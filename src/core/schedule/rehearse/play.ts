@@ -6,7 +6,9 @@ import type { Step } from './order'
 /** One run of a plan with the luck of that run. */
 
 /** When a step is done in a run, and the step it had to wait for, by index, where it waited for one. */
-export type Played = Interval & { behind?: number }
+export type Played = Interval & { readonly behind?: number | undefined }
+
+// A plan is judged by playing it out some hundred times a second: the loops below make no objects but what they give.
 
 export type Rules = {
   /** Whether work may begin before it is planned to, as soon as all it waits for is over. */
@@ -69,23 +71,28 @@ export function playOut(
 ): Played[] {
   const played: Played[] = []
   for (const [index, step] of steps.entries()) {
-    const { planned, operation, job } = step
+    const { planned, operation, job, after } = step
     // What is past has happened as it is written.
     if (operation.pin && planned.to <= 0) {
       played.push(planned)
       continue
     }
-    const soon = (early && !operation.begun) || step.byItself
+    const soon = (early && !operation.begun) || operation.byItself
     let from = soon ? Math.max(0, job.arrive, operation.dryFrom ?? 0) : planned.from
     let behind: number | undefined
-    for (const { step: before, wait } of step.after) {
+    for (let at = 0; at < after.length; at++) {
+      const { step: before, wait } = after[at]!
       const over = (played[before]?.to ?? 0) + wait
       if (over <= from) continue
       from = over
       behind = before
     }
-    const slot = clear(step, (at) => slotOf(step, at, factors[index]!, tolerate), from)
-    played.push(behind === undefined ? slot : { ...slot, behind })
+    const factor = factors[index]!
+    const slot =
+      operation.notDuring.length === 0
+        ? slotOf(step, from, factor, tolerate)
+        : clear(step, (at) => slotOf(step, at, factor, tolerate), from)
+    played.push({ from: slot.from, to: slot.to, behind })
   }
   return played
 }

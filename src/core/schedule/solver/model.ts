@@ -4,9 +4,9 @@ import type { Interval } from '../contract/intervals'
 import type { Problem, ProblemOperation } from '../contract/problem'
 import { type Judge, type Judging, judgedBy } from './judged'
 import { openTimeCache, rangeOf } from './open-time'
-import { type ModelLink, reachable, topologicalOrder } from './order'
+import { endsOf, type ModelLink, reachable, topologicalOrder } from './order'
 import { longestChain, placesChosen } from './place-groups'
-import { type JobRoom, NO_ROOM, type Room } from './room'
+import { type JobRoom, NO_ROOM, type Room, withRoom } from './room'
 import { type Crew, crewCache } from './teams'
 
 export type { ModelLink }
@@ -40,6 +40,8 @@ export type ModelOperation = {
   /** Kinds of equipment of which it holds a unit each, and who of those beside it needs one of the same. */
   equipment: number[]
   rivals: number[][]
+  /** Nobody attends to it and it follows at once: it begins by itself, though what is before it ends early. */
+  byItself: boolean
   /** Spans it must not lie in. */
   notDuring: readonly Interval[]
   /** What it does to the air of its place, or fears from it. */
@@ -69,6 +71,9 @@ export type ModelStay = {
   id: string
   kind: string
   operations: number[]
+  /** Those of them that no other of the stay comes before, and behind which no other comes: all the rest lies between them. */
+  heads: number[]
+  tails: number[]
   places: number[]
   /** No stay of this kind can be shorter: its longest chain of minutes and lags. */
   minutesAtLeast: number
@@ -162,13 +167,12 @@ export function compileModel(problem: Problem, rooms: readonly JobRoom[] = []): 
   )
   const jobs = problem.jobs.map((job, index): ModelJob => {
     const operationIndex = new Map(job.operations.map((operation, at) => [operation.id, at]))
-    const room = rooms[index]
-    const links = job.links.map((link, at) => ({
+    const links = job.links.map((link) => ({
       from: operationIndex.get(link.from)!,
       to: operationIndex.get(link.to)!,
       min: link.min,
-      max: (link.max ?? Number.POSITIVE_INFINITY) - (room?.links[at]?.early ?? 0),
-      behind: room?.links[at]?.behind ?? 0,
+      max: link.max ?? Number.POSITIVE_INFINITY,
+      behind: 0,
     }))
     const operations = job.operations.map((operation, at): ModelOperation => {
       const pin = pins.get(`${job.id}\u0000${operation.id}`)
@@ -187,13 +191,15 @@ export function compileModel(problem: Problem, rooms: readonly JobRoom[] = []): 
         apart: [],
         equipment: (operation.equipment ?? []).map((piece) => equipmentIndex.get(piece)!),
         rivals: [],
+        byItself:
+          operation.mode === 'unattended' && links.some(({ to, min, max }) => to === at && min === max),
         notDuring: (job.notDuring ?? [])
           .filter((span) => span.operation === operation.id)
           .map(({ from, to }) => ({ from: minuteOf(from), to: minuteOf(to) })),
         ...(operation.air ? { air: operation.air } : {}),
         begun: pin !== undefined && pin.start <= 0,
         ...(pin ? { pin } : {}),
-        room: (!pin && room?.operations[at]) || NO_ROOM,
+        room: NO_ROOM,
         ...(operation.dryAir?.from ? { dryFrom: minuteOf(operation.dryAir.from) } : {}),
         ...(operation.dryAir?.by ? { dryUntil: minuteOf(operation.dryAir.by) } : {}),
         ...(operation.judges ? { judges: judgedBy(job, operation.judges, personIndex) } : {}),
@@ -229,7 +235,10 @@ export function compileModel(problem: Problem, rooms: readonly JobRoom[] = []): 
       stays: job.stays.map((stay) => ({
         id: stay.id,
         kind: stay.kind,
-        operations: stay.operations.map((operation) => operationIndex.get(operation)!),
+        ...endsOf(
+          stay.operations.map((operation) => operationIndex.get(operation)!),
+          links,
+        ),
         places: problem.places.flatMap(({ id, kinds }, at) =>
           kinds.includes(stay.kind) && (job.fits?.includes(id) ?? true) ? [at] : [],
         ),
@@ -247,7 +256,8 @@ export function compileModel(problem: Problem, rooms: readonly JobRoom[] = []): 
     }
     compiled.placeChoices = placesChosen(problem, compiled)
     if (order) for (const stay of compiled.stays) stay.minutesAtLeast = longestChain(compiled, stay)
-    return compiled
+    const room = rooms[index]
+    return room ? withRoom(compiled, room) : compiled
   })
   const airs = [...new Set(problem.places.flatMap(({ air }) => air ?? []))]
   const { openOf, openFor } = openTimeCache(problem, originMinute, range)

@@ -27,7 +27,16 @@ export function openTimeCache(
   )
   const cache = new Map<string, readonly Interval[]>()
   const openOf: Model['openOf'] = (person) => byCalendar.get(problem.people[person]!.calendar)!
+  // Most work is one person's with nothing that is counted: no word is made for it.
+  const alone: (readonly Interval[] | undefined)[] = []
   const openFor: Model['openFor'] = (people, place, equipment = []) => {
+    if (people.length !== 1 || equipment.length > 0) return together(people, place, equipment)
+    const at = people[0]! * problem.places.length + place
+    const open = alone[at] ?? together(people, place, equipment)
+    alone[at] = open
+    return open
+  }
+  const together = (people: readonly number[], place: number, equipment: readonly number[]) => {
     const key = `${people.join(',')}@${place}+${equipment.join(',')}`
     const known = cache.get(key)
     if (known) return known

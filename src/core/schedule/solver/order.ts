@@ -27,3 +27,16 @@ export function reachable(count: number, links: readonly ModelLink[], order: rea
       }
   return after
 }
+
+/** Some operations, with those of them that no other of them comes before, and those behind which no other comes. */
+export function endsOf(
+  operations: number[],
+  links: readonly ModelLink[],
+): { operations: number[]; heads: number[]; tails: number[] } {
+  const inside = links.filter(({ from, to }) => operations.includes(from) && operations.includes(to))
+  return {
+    operations,
+    heads: operations.filter((index) => !inside.some(({ to }) => to === index)),
+    tails: operations.filter((index) => !inside.some(({ from }) => from === index)),
+  }
+}

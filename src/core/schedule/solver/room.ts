@@ -1,4 +1,5 @@
 import type { Interval } from '../contract/intervals'
+import type { ModelJob } from './model'
 import { workEnd, workStart } from './work-time'
 
 /**
@@ -34,3 +35,17 @@ export function freeBy(open: readonly Interval[], start: number, before: number)
 export function readyAfter(open: readonly Interval[], minute: number, before: number): number {
   return before === 0 ? minute : (workEnd(open, minute, before) ?? Number.POSITIVE_INFINITY)
 }
+
+/** The same job with so much room round its work; of what is pinned, none. */
+export const withRoom = (job: ModelJob, { operations, links }: JobRoom): ModelJob => ({
+  ...job,
+  operations: job.operations.map((operation, at) => ({
+    ...operation,
+    room: operation.pin ? NO_ROOM : operations[at]!,
+  })),
+  links: job.links.map((link, at) => ({
+    ...link,
+    max: link.max - links[at]!.early,
+    behind: links[at]!.behind,
+  })),
+})

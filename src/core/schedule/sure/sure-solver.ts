@@ -10,12 +10,12 @@ import { SureSearch } from './sure-search'
 export type SureSolverOptions = Pick<SearchOptions, 'seed' | 'steps' | 'standing' | 'churn'> & {
   /** The chance with which what is due should be in time, 0–1. */
   sure: number
-  /** The share of the attempts in which the plan is looked for on paper alone; a fifth where nothing is said. */
+  /** The share of the attempts in which the plan is looked for on paper alone; a twelfth where nothing is said. */
   onPaper?: number
 }
 
 /** The share of the attempts in which the plan is usually looked for on paper; from it the other search begins. */
-const ON_PAPER = 0.2
+const ON_PAPER = 0.08
 /** While not every job has a place, attempts between two looks whether that has changed. */
 const ASKED_EVERY = 50
 
