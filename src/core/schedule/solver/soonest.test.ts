@@ -91,6 +91,40 @@ describe('one more job', () => {
     expect(startOf('cut') >= '2027-01-23').toBe(true)
     expect(startOf('wash') >= '2027-01-21').toBe(true)
   })
+  test('waits over the weekend to be inspected by somebody who had no hand in it, though whoever worked on it is there sooner', () => {
+    const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri']
+    const hours = (days: string[]) => ({
+      weekly: Object.fromEntries(days.map((day) => [day, [['08:00', '17:00']]])),
+    })
+    const problem = shopProblem([], {
+      calendars: { always: { always: true }, week: hours(weekdays), saturday: hours([...weekdays, 'sat']) },
+      people: [
+        { id: 'worker', skills: ['prep', 'correct'], calendar: 'saturday' },
+        { id: 'other', skills: ['prep'], calendar: 'week' },
+      ],
+    })
+    const [job] = shopProblem([
+      {
+        id: 'new',
+        arrive: '2027-01-15T08:00:00Z',
+        operations: [
+          { id: 'cut', minutes: 540, mode: 'pausable', people: 1, skill: 'correct' },
+          { id: 'finish', minutes: 60, mode: 'solid', people: 1, skill: 'prep' },
+        ],
+        links: [{ from: 'cut', to: 'finish' }],
+        stays: [{ id: 'dry', kind: 'studio', operations: ['cut', 'finish'] }],
+      },
+    ]).jobs
+    const [cut, finish] = job!.operations
+    const inspected = {
+      ...job!,
+      operations: [cut!, { ...finish!, judges: { operations: [cut!.id], people: [] } }],
+    }
+    const soonest = soonestFor(problem, [], inspected)
+    if (soonest.kind === 'impossible') throw new Error(soonest.reason.code)
+    expect(soonest.operations.map(({ people }) => people)).toEqual([['worker'], ['other']])
+    expect(soonest.end).toBe('2027-01-18T09:00:00.000Z')
+  })
   test('that cannot be done is refused with the rule', () => {
     const job = enquiry(1)
     const nobody = { ...crowded, people: crowded.people.filter(({ skills }) => !skills.includes('coat')) }

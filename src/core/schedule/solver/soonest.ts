@@ -13,9 +13,9 @@ import { failureReason, impossibilityReason } from './reasons'
 import type { JobRoom } from './room'
 import { ShopState } from './shop-state'
 
-export type Soonest =
-  | { kind: 'possible'; end: Instant; operations: PlacedOperation[] }
-  | { kind: 'impossible'; reason: PlacingReason }
+type Possible = { kind: 'possible'; end: Instant; operations: PlacedOperation[] }
+
+export type Soonest = Possible | { kind: 'impossible'; reason: PlacingReason }
 
 /** Hours of somebody who is not there. */
 const NEVER = 'never-there'
@@ -58,11 +58,21 @@ export function soonestBy(
       const found = soonestGreedy(fewer, placed, job)
       if (found.kind === 'impossible') continue
       open.push({ soonest: found, problem: fewer, left: key })
-      if (found.end >= end) continue
+      // Nor does it become sooner by leaving out who could have inspected it with fresh eyes.
+      if (found.end >= end || (judgesItself(job, found) && !judgesItself(job, first))) continue
       end = found.end
       best = { soonest: found, problem: fewer }
     }
   return best
+}
+
+/** Whether somebody inspects what they had a hand in. */
+function judgesItself({ operations }: ProblemJob, { operations: placed }: Possible): boolean {
+  const handsOf = (id: string) => placed.find(({ operation }) => operation === id)?.people ?? []
+  return operations.some(({ id, judges }) => {
+    const hands = new Set([...(judges?.people ?? []), ...(judges?.operations ?? []).flatMap(handsOf)])
+    return handsOf(id).some((person) => hands.has(person))
+  })
 }
 
 /** Every step given to whoever is done with it first. `room` is what is kept free round the work of that job. */
