@@ -1,5 +1,12 @@
 import type { LiveJob } from '../job'
-import { checkSchedule, type PlacedOperation, planChanges, putBack, scheduleFrom } from '../schedule'
+import {
+  checkSchedule,
+  type PlacedOperation,
+  planChanges,
+  putBack,
+  type ScheduleReason,
+  scheduleFrom,
+} from '../schedule'
 import { minutesBetween } from '../time'
 import { calendarNow, type Floor, openJobs } from './floor'
 import { overdueSteps, withNeighbours } from './near-cars'
@@ -44,13 +51,19 @@ export function planFor(
   const told = jobs.flatMap(({ published }) => published)
   const late = (placed: readonly PlacedOperation[]) => lateness(jobs, placed)
 
-  // What is given up before more than the neighbours are moved: it costs nobody anything.
+  // What is given up before more than the neighbours are moved: at first what costs nobody anything, then the window of a layer that nobody can
+  // keep any more, then what somebody has pinned. Of that the first reasons are kept: they are what the manager must know.
+  const freely: PlanningOptions = { now, coatAfterDamp: true, movesOut: touched }
   const views: PlanningOptions[] = [
     { now },
     ...(calendar.damp?.length ? [{ now, coatAfterDamp: true }] : []),
-    { now, coatAfterDamp: true, movesOut: touched },
+    freely,
+    { ...freely, letWindowsGo: true },
+    ...(jobs.some(({ pinned }) => pinned) ? [{ ...freely, letWindowsGo: true, letPinsGo: true }] : []),
   ]
+  let reasons: ScheduleReason[] = []
   for (const view of views) {
+    const givesUp = view.letWindowsGo ?? false
     let best: Planned | undefined
     let last: Planned | undefined
     for (const [at, movable] of sets.entries()) {
@@ -63,7 +76,10 @@ export function planFor(
         perStep: EVENT_CHURN,
         shouldStop: at > 1 ? shouldStop : undefined,
       })
-      if (planned.schedule.status === 'infeasible') continue
+      if (planned.schedule.status === 'infeasible') {
+        if (!givesUp) reasons = planned.schedule.reasons
+        continue
+      }
       if (!best || sparesMore(late(planned.placed), late(best.placed))) best = planned
       last = planned
       // However slow the machine: that only the neighbours make way is tried before a promise is given up.
@@ -84,9 +100,11 @@ export function planFor(
         shouldStop,
       },
     )
-    return surer.schedule.status === 'infeasible' || sparesMore(late(least.placed), late(surer.placed))
-      ? least
-      : surer
+    const found =
+      surer.schedule.status === 'infeasible' || sparesMore(late(least.placed), late(surer.placed))
+        ? least
+        : surer
+    return givesUp ? { ...found, schedule: { ...found.schedule, reasons } } : found
   }
   return planAround(floor, undefined, PLAN_ALL_STEPS, shouldStop, () => kept)
 }

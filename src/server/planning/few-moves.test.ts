@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { type Outage, openJobs, touchedBy } from '@/core/planning'
+import type { ScheduleReason } from '@/core/schedule'
 import { atLocal, instantOrThrow, localDayOrThrow } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -12,14 +13,18 @@ const at = (day: string, time: string) => atLocal('Europe/Dublin', localDayOrThr
 const atOnce = () => true
 
 /** Cars that move though nothing of theirs was touched. */
-async function othersMoved(what: Outage['what']): Promise<{ touched: number; others: number }> {
-  const outage = { id: 'event', what, from: at('2027-01-14', '00:00'), until: at('2027-01-15', '00:00') }
+async function othersMoved(
+  what: Outage['what'],
+  [from, until] = [at('2027-01-14', '00:00'), at('2027-01-15', '00:00')],
+): Promise<{ touched: number; others: number; reasons: readonly ScheduleReason[] }> {
+  const outage = { id: 'event', what, from, until }
   const touched = touchedBy(outage, openJobs(await loadFloor(shop.db, NOW)))
   const { proposal } = await workOut(shop.db, NOW, { kind: 'outage', outage }, atOnce)
   expect(proposal.planning.status).not.toBe('infeasible')
   return {
     touched: touched.size,
     others: proposal.changes.filter(({ job }) => !touched.has(job)).length,
+    reasons: proposal.planning.reasons,
   }
 }
 
@@ -38,4 +43,16 @@ describe('in a busy fortnight', () => {
       expect(others, id).toBeLessThanOrEqual(touched === 0 ? 0 : 4)
     }
   })
+  test.each(['air', 'power'] as const)(
+    'a layer that comes too late because of the %s is told, and still few cars move that have nothing to do with it',
+    async (kind) => {
+      // The third layer of a car in the shop has to begin between 13:20 and 22:20.
+      const { others, reasons } = await othersMoved({ kind }, [
+        at('2027-01-13', '12:30'),
+        at('2027-01-14', '12:00'),
+      ])
+      expect(reasons.map(({ operation }) => operation)).toContain('layer-3')
+      expect(others).toBeLessThanOrEqual(4)
+    },
+  )
 })
