@@ -20,7 +20,7 @@ import {
   planOfOthers,
 } from './plan-floor'
 import type { PlanningOptions } from './planning-options'
-import { planningProblem } from './shop-problem'
+import { planningProblem, type ShopCalendar } from './shop-problem'
 import { FIRST_SURE_MARK } from './sure-marks'
 
 /** Plans for an event, such as somebody who is ill: as few cars as can be are told another time. */
@@ -54,14 +54,19 @@ export function planFor(
   // What is given up before more than the neighbours are moved: at first what costs nobody anything, then the window of a layer that nobody can
   // keep any more, then what somebody has pinned. Of that the first reasons are kept: they are what the manager must know.
   const freely: PlanningOptions = { now, coatAfterDamp: true, movesOut: touched }
-  const views: PlanningOptions[] = [
-    { now },
-    ...(calendar.damp?.length ? [{ now, coatAfterDamp: true }] : []),
-    freely,
+  const givingUp: PlanningOptions[] = [
     { ...freely, letWindowsGo: true },
     ...(jobs.some(({ pinned }) => pinned) ? [{ ...freely, letWindowsGo: true, letPinsGo: true }] : []),
   ]
-  let reasons: ScheduleReason[] = []
+  // What could not be done by a car that is alone in the shop cannot be done by making way for it: no time is lost with that.
+  const ownReasons = jobs
+    .filter(({ id }) => touched.has(id))
+    .flatMap((job) => reasonsAlone(calendar, job, freely))
+  const views: PlanningOptions[] =
+    ownReasons.length > 0
+      ? givingUp
+      : [{ now }, ...(calendar.damp?.length ? [{ now, coatAfterDamp: true }] : []), freely, ...givingUp]
+  let reasons = ownReasons
   for (const view of views) {
     const givesUp = view.letWindowsGo ?? false
     let best: Planned | undefined
@@ -107,6 +112,12 @@ export function planFor(
     return givesUp ? { ...found, schedule: { ...found.schedule, reasons } } : found
   }
   return planAround(floor, undefined, PLAN_ALL_STEPS, shouldStop, () => kept)
+}
+
+/** Why a car could not be planned if it were alone in the shop; nothing where it could. */
+function reasonsAlone(calendar: ShopCalendar, job: LiveJob, view: PlanningOptions): ScheduleReason[] {
+  const { schedule } = planFloor(calendar, [job], view)
+  return schedule.status === 'infeasible' ? schedule.reasons : []
 }
 
 /** The plan with those cars put back that need not have moved, and so about as good. */
