@@ -9,7 +9,9 @@ import { planningProblem } from './shop-problem'
 export type GoingOn =
   | (Standing & {
       kind: 'open'
-      /** What should have begun and has not, and lets the calendar not be kept; nothing where it can be. */
+      /** It can be kept to the minute. */
+      isKept: boolean
+      /** Where it cannot: what should have begun and has not. */
       behind: readonly PlacedOperation[]
     })
   | Extract<ToMove, { kind: 'blocked' }>
@@ -20,10 +22,12 @@ export type GoingOn =
  */
 export function goingOn(floor: Floor): GoingOn {
   const strict = standing(floor)
-  if (strict.kind === 'open') return { ...strict, behind: [] }
+  if (strict.kind === 'open') return { ...strict, isKept: true, behind: [] }
   const [jobs, calendar, { now }] = [openJobs(floor), calendarNow(floor), floor]
   const behind = overdueSteps(jobs, now)
-  const late = new Set<string>(behind.map(({ job }) => job))
+  const late = new Set<string>(
+    [...behind, ...strict.reasons.map(({ reason }) => reason)].map(({ job }) => job),
+  )
   const near = withNeighbours(jobs, late)
   const kept = planOfOthers(floor, jobs, late)
   // A window that a late day has made impossible is given up last.
@@ -32,7 +36,7 @@ export function goingOn(floor: Floor): GoingOn {
       const { schedule } = planFloor(calendar, jobs, { ...view, movable }, { standing: kept })
       if (schedule.status === 'infeasible') continue
       const { problem } = planningProblem(calendar, jobs, view)
-      return { kind: 'open', problem, operations: schedule.operations, behind }
+      return { kind: 'open', problem, operations: schedule.operations, isKept: false, behind }
     }
   return strict
 }

@@ -43,7 +43,9 @@ export type Watch =
       kind: 'seen'
       chances: Record<JobId, number>
       atRisk: Watched[]
-      /** What is late and lets the calendar not be kept as it is; nothing where it can be. */
+      /** The calendar can be kept to the minute. */
+      isKept: boolean
+      /** Where it cannot: what is late. */
       behind: Behind[]
     }
   | { kind: 'blocked'; reasons: NamedReason[] }
@@ -70,6 +72,7 @@ export function watchPromises(floor: Floor): Watch {
     kind: 'seen',
     chances: Object.fromEntries(promised.map(({ job, chance }) => [job, chance])),
     atRisk: atRisk.sort((a, b) => a.chance - b.chance),
+    isKept: calendar.isKept,
     behind: calendar.behind.flatMap((step) => behindIn(floor, step)),
   }
 }

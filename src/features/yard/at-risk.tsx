@@ -24,6 +24,8 @@ type Props = {
   now: Instant
 }
 
+const NOTHING_TOLD = { atRisk: [], isKept: true, behind: [] }
+
 /** The floor stands below: of many that are at risk the least sure are shown first. */
 const SHOWN = 5
 
@@ -34,8 +36,8 @@ const SHOWN = 5
 export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
   const told = useTold(() => promisesAtRisk(null), since)
   const [showsAll, setShowsAll] = useState(false)
-  const { atRisk, behind } = told ?? { atRisk: [], behind: [] }
-  if (atRisk.length === 0 && behind.length === 0) return null
+  const { atRisk, isKept, behind } = told ?? NOTHING_TOLD
+  if (atRisk.length === 0 && isKept) return null
   const shown = showsAll ? atRisk : atRisk.slice(0, atRisk.length > SHOWN + 1 ? SHOWN : atRisk.length)
   const more = atRisk.length - shown.length
   return (
@@ -51,7 +53,7 @@ export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
           </span>
         )}
       </h2>
-      {behind.length > 0 && (
+      {!isKept && (
         <div className="flex flex-wrap items-center gap-x-3 border-b border-line py-1">
           <p className="min-w-72 grow basis-0 text-[15px] leading-snug">
             {behindText(behind, region, now)}{' '}

@@ -13,9 +13,9 @@ export const promisesAtRisk = defineReadAction({
   input: z.null(),
   read: async ({ at }) => {
     const watch = await compute('promises', at)
-    return done(
-      watch.kind === 'seen' ? { atRisk: watch.atRisk, behind: watch.behind } : { atRisk: [], behind: [] },
-    )
+    if (watch.kind === 'blocked') return done({ atRisk: [], isKept: false, behind: [] })
+    const { atRisk, isKept, behind } = watch
+    return done({ atRisk, isKept, behind })
   },
 })
 

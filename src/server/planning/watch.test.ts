@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { adviceFor, type Help, standing, type Watched, watchPromise, watchPromises } from '@/core/planning'
 import { checkSchedule, scheduleFrom } from '@/core/schedule'
-import { instantOrThrow } from '@/core/time'
+import { instantOrThrow, plusMinutes } from '@/core/time'
 import { chanceText } from '@/text/chance'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -82,6 +82,15 @@ describe('promises', () => {
     expect(own.chance).toBeLessThan(0.2)
     expect(watchPromise(floor, own.job)?.isAtRisk).toBe(true)
     expect(Object.keys(watch.chances).length).toBe(Object.keys((await seen()).chances).length)
+  })
+  test('are watched at any hour of a day on which nobody ticks anything off', async () => {
+    for (let minutes = 0; minutes <= 600; minutes += 45) {
+      const floor = await loadFloor(shop.db, plusMinutes(NOW, minutes))
+      const watch = watchPromises(floor)
+      if (watch.kind !== 'seen') throw new Error(`nothing is watched after ${minutes} minutes`)
+      expect(watch.isKept).toBe(standing(floor).kind === 'open')
+      expect(Object.keys(watch.chances).length).toBeGreaterThan(10)
+    }
   })
   test('of one car are made surer by its own steps, with nobody else moved and no rule broken', async () => {
     const { chances } = await seen()
