@@ -58,7 +58,8 @@ const WITH_FACTS: { [Code in keyof FaultFacts]: (facts: FaultFacts[Code]) => str
   'no-person': ({ id }) => `no person “${id}”`,
   'no-equipment': ({ id }) => `no equipment “${id}”`,
   'apart-from-itself': ({ id }) => `“${id}” cannot be apart from itself`,
-  'split-above-staff': ({ split, staff }) => `${split} are to share it, and there are only ${staff} people`,
+  'split-above-staff': ({ split, staff }) =>
+    `${split} are to share it, and there ${staff === 1 ? 'is only one person' : `are only ${staff} people`}`,
   'people-given': ({ id, needs, given }) => `“${id}” needs ${needs} people, ${given} are given`,
   'too-soon': ({ gap, after, least }) => `starts ${gap} min after “${after}”; at least ${least} are required`,
   'too-late': ({ gap, after, most }) => `starts ${gap} min after “${after}”; at most ${most} are allowed`,

@@ -8,8 +8,6 @@ import type { Step } from './order'
 /** When a step is done in a run, and the step it had to wait for, by index, where it waited for one. */
 export type Played = Interval & { readonly behind?: number | undefined }
 
-// A plan is judged by playing it out some hundred times a second: the loops below make no objects but what they give.
-
 export type Rules = {
   /** Whether work may begin before it is planned to, as soon as all it waits for is over. */
   early: boolean
@@ -64,6 +62,7 @@ function clear(step: Step, slot: (from: number) => Interval, from: number): Inte
  * Plays a plan out: everybody keeps to its order, and what runs over pushes what follows. `steps` in the order of the plan, `factors` on
  * their minutes, one each. When each begins and ends, minutes from the origin.
  */
+// Hundreds of times a second while a plan is looked for: it makes no objects but what it gives.
 export function playOut(
   steps: readonly Step[],
   factors: readonly number[],

@@ -25,6 +25,9 @@ import { type Judged, type Rival, Scenarios } from './scenarios'
 const SCENARIOS = 24
 const BEHIND = [0, 0.7, 1.2, 1.7, 2.2, 2.8]
 const BEFORE = [0, 0.8, 1.6]
+/** So many ways to keep room are drawn anew for each operation of a job, and so many tried for them. */
+const MIXED = 24
+const TRIES_MIXED = 3 * MIXED
 /** Most jobs placed again at once; mostly it is one, of which far more come to something. */
 const REMOVE_MAX = 5
 /** How often a job is drawn without regard to what it loses. */
@@ -149,10 +152,6 @@ export class SureSearch {
     return any
   }
 }
-
-/** Ways to keep room that are drawn anew for each operation, of each job. */
-const MIXED = 24
-const TRIES_MIXED = 3 * MIXED
 
 /** Each job with room kept round its work in many ways, as far as it could be done so in an empty shop. */
 function roomyJobs(problem: Problem, model: Model, { tolerate, random }: Roomily): ModelJob[][] {
