@@ -74,6 +74,27 @@ test('a gauge that falls silent is said so, and the walk goes on from where it s
   await expect(page.getByRole('radio', { name: /^Right front door: Not measured yet/ })).toBeVisible()
 })
 
+test('a page of readings that comes alive stays where it was scrolled to', async ({ page }) => {
+  await page.goto(shop.url)
+  const href = (await page.locator(jobLink('IM 6127')).first().getAttribute('href'))!
+  let letIn = () => {}
+  const scrolled = new Promise<void>((resolve) => {
+    letIn = resolve
+  })
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await scrolled
+    await route.continue()
+  })
+  await page.goto(shop.url + href.replace(/\/[a-z]+$/, '/survey'), { waitUntil: 'commit' })
+  const onward = page.getByRole('link', { name: 'Choose a package' })
+  await onward.scrollIntoViewIfNeeded()
+  const { y } = (await onward.boundingBox())!
+  letIn()
+  // The field for readings still takes what is typed.
+  await expect(page.getByLabel(/^Reading on /)).toBeFocused()
+  expect((await onward.boundingBox())!.y).toBe(y)
+})
+
 test('a layer is not begun before its window, and the reason stands there', async ({ page }) => {
   await page.goto(shop.url)
   await page.locator(jobLink('IM 4471')).first().click()

@@ -26,9 +26,12 @@ export function ReadingEntry({ inputRef, judged, onReading, onUndo, onWalk }: Pr
   const [error, setError] = useState<string>()
   const [doubt, setDoubt] = useState<{ um: number; other: number }>()
   const region = useRegion()
-  // Typing is what this page is for, so the field takes the focus, but never away from someone walking on the plan.
+  // Typing is what this page is for, so the field takes the focus, but never away from someone walking on the plan. It is
+  // moved into view only for who asked for its panel: under a hand about to press a button, the page must not jump.
   useEffect(() => {
-    if (!document.activeElement?.closest('[role="radiogroup"]')) inputRef.current?.focus()
+    const { activeElement, body } = document
+    if (!activeElement?.closest('[role="radiogroup"]'))
+      inputRef.current?.focus({ preventScroll: activeElement === body })
   }, [inputRef])
   if (judged.finding.kind === 'unreadable' || judged.finding.kind === 'film') return null
 
