@@ -19,6 +19,15 @@ import type { Standing } from './moves'
 /** Beside what is promised, a time is told that hardly ever fails. */
 const SURER = 0.95
 const SUREST = 0.99
+/** How many standard errors of the runs a promise is made surer by. */
+const ERRORS_OFF = 1.5
+
+/**
+ * The share of so many runs, 0–1, that has to be done in time for a promise with the chance `sure`: more than that, by the error of the runs
+ * (of a share: √(p (1 − p) / n)). Else every second promise would be less sure than it was said to be.
+ */
+export const shareToPromise = (sure: number, runs: number): number =>
+  Math.min(1, sure + ERRORS_OFF * Math.sqrt((sure * (1 - sure)) / runs))
 
 /** When a car could be fetched by what its job came to in many runs: the time to promise, and a surer one where that is another. */
 export function collectingTimes(
@@ -27,8 +36,9 @@ export function collectingTimes(
   job: JobId,
 ): [promised: Collecting, ...surer: Collecting[]] {
   const { ends } = outcome.jobs.find((each) => each.job.id === job)!
-  const at = (share: number): Collecting => {
-    const time: Instant = collectionTime(setup, chanceAt(outcome, job, share)!.by)
+  const at = (sure: number): Collecting => {
+    const { by } = chanceAt(outcome, job, shareToPromise(sure, outcome.runs))!
+    const time: Instant = collectionTime(setup, by)
     return { at: time, chance: shareBy(ends, epochMinutes(time) - outcome.play.model.originMinute) }
   }
   const promised = at(setup.sure)

@@ -50,7 +50,7 @@ export type Watch =
     }
   | { kind: 'blocked'; reasons: NamedReason[] }
 
-const RUNS = 400
+const RUNS = 1000
 const RUNS_TO_BLAME = 150
 /** By so little a promise may be less sure than the shop wants it: no warning is made of the luck of the runs. */
 const NEARLY = 0.02

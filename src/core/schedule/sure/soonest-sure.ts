@@ -21,7 +21,7 @@ const ROOMINESS: readonly Roominess[] = [
   { behind: 2.2, before: 1.6 },
 ]
 const RUNS_TO_CHOOSE = 120
-const RUNS = 600
+const RUNS = 1200
 /** A lost window costs its car so much: what was coated is taken off and done again on another day (mem). */
 const LOST_MINUTES = 1440
 /** And a promise that is broken so much (mem). */
