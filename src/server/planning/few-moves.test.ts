@@ -55,4 +55,22 @@ describe('in a busy fortnight', () => {
       expect(others).toBeLessThanOrEqual(4)
     },
   )
+  test.each([
+    ['2027-01-20', 2],
+    ['2027-01-21', 2],
+    ['2027-01-22', 3],
+    ['2027-01-25', 3],
+  ])(
+    'a car that is back from its painter on %s and not on the 18th moves %i others at most',
+    async (day, most) => {
+      const { jobs } = await loadFloor(shop.db, NOW)
+      const away = jobs.find(({ job }) => job.vehicle.plate === 'IM 2460')!.live!
+      const operation = away.plan.operations.find(({ vendorId }) => vendorId)!.id
+      const event = { kind: 'back', job: away.id, operation, dueBack: at(day, '08:15') } as const
+      const { proposal } = await workOut(shop.db, NOW, { kind: 'car', event }, atOnce)
+      expect(proposal.planning.status).not.toBe('infeasible')
+      expect(proposal.changes.map(({ job }) => job)).toContain(away.id)
+      expect(proposal.changes.length).toBeLessThanOrEqual(1 + most)
+    },
+  )
 })
