@@ -17,6 +17,8 @@ type Wanted =
 export type DemoCar = {
   intake: Partial<Intake> & Pick<Intake, 'customerName' | 'plate' | 'shape' | 'vin'>
   packageKey?: string
+  /** Those outside the house who work on it too, by their ids. */
+  calledIn?: readonly string[]
   wanted: Wanted
   /** Fetched by its owner some days ago. */
   gone?: boolean

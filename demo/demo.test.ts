@@ -9,6 +9,7 @@ import { isMetal, panelsOf, placesOf, readVin } from '@/core/vehicle'
 import { demoShop } from '@/server/db/demo-shop.fixture'
 import { loadFloor } from '@/server/floor/floor'
 import { loadEntries } from '@/server/work/acts-store'
+import { CARS_AWAY } from './away'
 import { BOOKED_CARS } from './booked'
 import { DEMO_CARS } from './cars'
 import catalogueFile from './catalogue.json'
@@ -17,6 +18,7 @@ import { fullness, workdaysAhead } from './fortnight'
 import setupFile from './setup.json'
 import { RETURNING } from './visits'
 
+const ALL_CARS = [...DEMO_CARS, ...COMING_CARS, ...CARS_AWAY, ...BOOKED_CARS]
 const setup = setupSchema.parse(setupFile)
 const catalogue = catalogueSchema.parse(catalogueFile)
 
@@ -55,44 +57,38 @@ describe('the set-up that ships', () => {
   })
 })
 
-describe.each([...DEMO_CARS, ...COMING_CARS, ...BOOKED_CARS].map((car) => [car.intake.plate, car] as const))(
-  'the demo car %s',
-  (_, car) => {
-    const panels = new Map(panelsOf(car.intake.shape).map((panel) => [panel.id, panel]))
-    const places = new Set(placesOf(car.intake.shape).map(({ id }) => id))
-    test('would be taken in as it is', () => {
-      expect(intakeSchema.safeParse({ ...emptyIntake('2027-01-13'), ...car.intake }).success).toBe(true)
-    })
-    test('has its paint and its defects on panels of its shape', () => {
-      for (const id of Object.keys(car.paint.panels)) expect(isMetal(panels.get(id)!.substrate)).toBe(true)
-      for (const [id, defects] of Object.entries(car.defects)) {
-        expect(panels.has(id)).toBe(true)
-        for (const { kind, extentPercent } of defects) {
-          expect(DEFECT_KINDS).toContain(kind)
-          expect(extentPercent).toBeGreaterThan(0)
-          expect(extentPercent).toBeLessThanOrEqual(100)
-        }
+describe.each(ALL_CARS.map((car) => [car.intake.plate, car] as const))('the demo car %s', (_, car) => {
+  const panels = new Map(panelsOf(car.intake.shape).map((panel) => [panel.id, panel]))
+  const places = new Set(placesOf(car.intake.shape).map(({ id }) => id))
+  test('would be taken in as it is', () => {
+    expect(intakeSchema.safeParse({ ...emptyIntake('2027-01-13'), ...car.intake }).success).toBe(true)
+  })
+  test('has its paint and its defects on panels of its shape', () => {
+    for (const id of Object.keys(car.paint.panels)) expect(isMetal(panels.get(id)!.substrate)).toBe(true)
+    for (const [id, defects] of Object.entries(car.defects)) {
+      expect(panels.has(id)).toBe(true)
+      for (const { kind, extentPercent } of defects) {
+        expect(DEFECT_KINDS).toContain(kind)
+        expect(extentPercent).toBeGreaterThan(0)
+        expect(extentPercent).toBeLessThanOrEqual(100)
       }
-    })
-    test('has everything else in places of its shape, and its photographs on its panels', () => {
-      for (const id of Object.keys(car.places ?? {})) expect(places).toContain(id)
-      for (const id of car.photographs ?? []) expect(panels.has(id)).toBe(true)
-    })
-    test('carries a number that is well formed, or none', () => {
-      if (car.intake.vin !== '') expect(readVin(car.intake.vin).wellFormed).toBe(true)
-    })
-    test('asks for a package that is sold, if it asks for one', () => {
-      if (car.packageKey) expect(setup.packages.map(({ key }) => key)).toContain(car.packageKey)
-    })
-  },
-)
+    }
+  })
+  test('has everything else in places of its shape, and its photographs on its panels', () => {
+    for (const id of Object.keys(car.places ?? {})) expect(places).toContain(id)
+    for (const id of car.photographs ?? []) expect(panels.has(id)).toBe(true)
+  })
+  test('carries a number that is well formed, or none', () => {
+    if (car.intake.vin !== '') expect(readVin(car.intake.vin).wellFormed).toBe(true)
+  })
+  test('asks for a package that is sold, if it asks for one', () => {
+    if (car.packageKey) expect(setup.packages.map(({ key }) => key)).toContain(car.packageKey)
+  })
+})
 
 test('nobody in the demo comes twice', () => {
   for (const pick of ['plate', 'customerName', 'phone', 'email'] as const) {
-    const values = [
-      ...[...DEMO_CARS, ...COMING_CARS, ...BOOKED_CARS].map(({ intake }) => intake[pick]),
-      RETURNING[pick],
-    ]
+    const values = [...ALL_CARS.map(({ intake }) => intake[pick]), RETURNING[pick]]
     expect(new Set(values).size).toBe(values.length)
   }
 })
@@ -151,5 +147,15 @@ describe('the whole demo shop on a working morning', () => {
     const agreed = jobs.filter(({ job, live }) => live && !job.handedOverAt)
     expect(agreed.length).toBeGreaterThan(20)
     for (const { live } of agreed) expect(live!.published.length).toBe(live!.plan.operations.length)
+  })
+  test('has a car out with somebody it has called in, due back on another day', async () => {
+    const { jobs } = await loadFloor(shop.db, NOW)
+    const { plan, progress, published } = jobs.find(
+      ({ job }) => job.vehicle.plate === CARS_AWAY[0]!.intake.plate,
+    )!.live!
+    const { id } = plan.operations.find(({ vendorId, away }) => vendorId && away === 'car')!
+    expect(progress[id]?.kind).toBe('started')
+    expect(Object.keys(progress)).toEqual([id])
+    expect(published.find(({ operation }) => operation === id)!.end > plusMinutes(NOW, 720)).toBe(true)
   })
 })

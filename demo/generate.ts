@@ -25,6 +25,7 @@ import { loadSurvey, saveSurvey } from '@/server/survey/survey-store'
 import { writeAct } from '@/server/work/acts-store'
 import { recordFinish, recordStart } from '@/server/work/work-store'
 import { toldQuote } from '@/text/quote'
+import { CARS_AWAY } from './away'
 import { BOOKED_CARS } from './booked'
 import type { DemoCar } from './car'
 import { DEMO_CARS } from './cars'
@@ -51,7 +52,7 @@ const ARRIVALS_TRIED = 3
 const GONE_MINUTES = 4 * 1440
 const GAUGE_SEED = 20_270_112
 
-type Placed = { job: Job; offer: Offer; live: LiveJob; gone: boolean }
+type Placed = { car: DemoCar; job: Job; offer: Offer; live: LiveJob }
 
 async function measure(db: Knex, car: DemoCar, job: Job, now: Instant): Promise<void> {
   const gauge = new SimulatedFilmGauge(car.paint, GAUGE_SEED + seedOf(car.intake.plate), 0)
@@ -76,7 +77,8 @@ async function measureAgain(db: Knex, car: DemoCar, job: Job, offer: Offer, now:
 
 async function offerFor(db: Knex, shop: Shop, car: DemoCar, job: Job): Promise<Offer> {
   const template = shop.setup.packages.find(({ key }) => key === car.packageKey)!
-  return makeOffer(template, (await loadWorked(db, shop, job)).input, { terms: shop.setup.terms })
+  const { input } = await loadWorked(db, shop, job)
+  return makeOffer(template, input, { vendors: car.calledIn ?? [], terms: shop.setup.terms })
 }
 
 /** Mornings on which the car may have come in for work that began at `start`, the latest first. */
@@ -160,7 +162,7 @@ function backdate(car: DemoCar, { setup, job, offer, others, now }: Placing): Li
 async function writeHistory(
   db: Knex,
   shop: Shop,
-  { job, offer, live, gone }: Placed,
+  { car, job, offer, live }: Placed,
   now: Instant,
 ): Promise<void> {
   const sensor = new SimulatedClimateSensor()
@@ -177,10 +179,15 @@ async function writeHistory(
     totalCents: offer.price.totalCents,
   }
   // A car that is finished waits for the next hour at which it can be fetched, unless it is gone.
-  const promisedFor = collectionTime(setup, gone ? end : laterOf(end, now))
+  const promisedFor = collectionTime(setup, car.gone ? end : laterOf(end, now))
   const quote = {
     ...told,
-    choices: { packageKey: offer.template.key, extras: [], terms: setup.terms },
+    choices: {
+      packageKey: offer.template.key,
+      extras: [],
+      ...(car.calledIn ? { vendors: [...car.calledIn] } : {}),
+      terms: setup.terms,
+    },
     note: '',
     couldCollectAt: promisedFor,
     writtenAt: agreedAt,
@@ -274,7 +281,7 @@ async function addCar({ db, shop, now, inShop, photographed }: Filling, car: Dem
   const live = planned(car, { setup: shop.setup, job, offer, others: inShop, now })
   if (!live) return
   inShop.push(live)
-  await writeHistory(db, shop, { job, offer, live, gone: car.gone === true }, now)
+  await writeHistory(db, shop, { car, job, offer, live }, now)
   if (!car.gone) return
   await measureAgain(db, car, job, offer, now)
   await handOverJob(db, job, shop.setup.region.timezone, plusMinutes(now, -GONE_MINUTES + 120))
@@ -293,7 +300,8 @@ export async function loadDemo(db: Knex, now: Instant, { small = false } = {}): 
   await addPracticeGrades(db, shop.setup, now)
   await addShelf(db, shop.setup.region.timezone, now)
   const filling: Filling = { db, shop, now, inShop: [], photographed: [] }
-  for (const car of [...DEMO_CARS, ...COMING_CARS, ...(small ? [] : BOOKED_CARS)]) await addCar(filling, car)
+  const inSmall = [...DEMO_CARS, ...COMING_CARS]
+  for (const car of small ? inSmall : [...inSmall, ...CARS_AWAY, ...BOOKED_CARS]) await addCar(filling, car)
   await Promise.all(filling.photographed)
   await replan(db, now, 'demo loaded', new Set())
   if (!small) await promiseBooked(db, now)

@@ -1,11 +1,16 @@
 import type { Knex } from 'knex'
+import type { LiveJob } from '@/core/job'
 import { collectingTimes, openJobs, standing } from '@/core/planning'
 import { BETWEEN_PEOPLE, PROMISE_SEED, playAll } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { loadFloor } from '@/server/floor/floor'
 
+/** Whether the house itself has begun on a car. */
+const isBegun = ({ plan, progress }: LiveJob): boolean =>
+  plan.operations.some(({ id, vendorId }) => vendorId === undefined && progress[id])
+
 /**
- * Cars that are booked and not begun are promised as the shop would promise them. Those under way keep what they were promised, and some of
+ * Cars that the house has not begun on are promised as the shop would promise them. Those under way keep what they were promised, and some of
  * it has become unsure.
  */
 export async function promiseBooked(db: Knex, now: Instant): Promise<void> {
@@ -16,7 +21,7 @@ export async function promiseBooked(db: Knex, now: Instant): Promise<void> {
     seed: PROMISE_SEED,
     between: BETWEEN_PEOPLE,
   })
-  const booked = openJobs(floor).filter(({ progress }) => Object.keys(progress).length === 0)
+  const booked = openJobs(floor).filter((job) => !isBegun(job))
   for (const { id: job } of booked) {
     const chances = collectingTimes(floor.shop.setup, outcome, job)
     await db('agreements')
