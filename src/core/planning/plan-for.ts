@@ -149,11 +149,11 @@ function fewMakeWay(
 ): Planned | undefined {
   if (lateness(jobs, plan.placed).cars <= told.cars) return undefined
   const viewed = planningProblem(calendarNow(floor), jobs, view)
-  const operations = makeWay(viewed.problem, plan.schedule.operations, touched, told.cars)
-  const way = operations && asPlanned(viewed, operations)
-  if (!way) return undefined
-  const late = lateness(jobs, way.placed)
-  return late.cars <= told.cars || late.minutes <= told.minutes + WORTH_A_CALL ? way : undefined
+  const operations = makeWay(viewed.problem, plan.schedule.operations, touched, {
+    late: told.cars,
+    minutes: told.minutes + WORTH_A_CALL,
+  })
+  return operations && asPlanned(viewed, operations)
 }
 
 /** Steps that were placed by hand rather than found, held against every rule. */

@@ -44,6 +44,8 @@ const onDays = (days: Record<string, number>): PlacedOperation[] =>
     return { job, operation: 'work', start, end, place: 'loft', people: ['hand'], segments: [[start, end]] }
   }) as never
 
+const IN_TIME = { late: 0, minutes: 0 }
+
 const daysIn = (plan: readonly PlacedOperation[]) =>
   Object.fromEntries(plan.map(({ job, start }) => [job, Number(start.slice(8, 10))]))
 
@@ -51,23 +53,25 @@ describe('a car that would be late', () => {
   test('takes the day of the one that can wait, and nobody else moves', () => {
     const problem = oneADay({ a: 12, b: 11, c: 20, d: 13 })
     const plan = onDays({ b: 11, c: 12, d: 13, a: 14 })
-    expect(daysIn(makeWay(problem, plan, new Set(['a']), 0)!)).toEqual({ b: 11, c: 14, d: 13, a: 12 })
+    expect(daysIn(makeWay(problem, plan, new Set(['a']), IN_TIME)!)).toEqual({ b: 11, c: 14, d: 13, a: 12 })
   })
   test('goes by way of two, where nobody can wait long enough alone', () => {
     // Only e can wait for the 15th, but a needs a day before the 13th.
     const problem = oneADay({ a: 12, b: 11, c: 13, e: 20, d: 14 })
     const plan = onDays({ b: 11, c: 12, e: 13, d: 14, a: 15 })
-    const way = daysIn(makeWay(problem, plan, new Set(['a']), 0)!)
+    const way = daysIn(makeWay(problem, plan, new Set(['a']), IN_TIME)!)
     expect(way).toEqual({ b: 11, a: 12, c: 13, d: 14, e: 15 })
   })
   test('is as little late as may be, where no three help', () => {
     const problem = oneADay({ a: 11, b: 11, c: 20 })
     const plan = onDays({ b: 11, c: 12, a: 13 })
-    expect(daysIn(makeWay(problem, plan, new Set(['a']), 0)!)).toEqual({ b: 11, a: 12, c: 13 })
+    const way = makeWay(problem, plan, new Set(['a']), { late: 0, minutes: 1440 })
+    expect(daysIn(way!)).toEqual({ b: 11, a: 12, c: 13 })
+    expect(makeWay(problem, plan, new Set(['a']), IN_TIME)).toBeUndefined()
   })
   test('nothing is found where nobody can wait', () => {
     const problem = oneADay({ a: 11, b: 11, c: 12 })
-    expect(makeWay(problem, onDays({ b: 11, c: 12, a: 13 }), new Set(['a']), 0)).toBeUndefined()
+    expect(makeWay(problem, onDays({ b: 11, c: 12, a: 13 }), new Set(['a']), IN_TIME)).toBeUndefined()
   })
 })
 
@@ -85,7 +89,7 @@ test('no rule is broken, three others move at most, and never is more late than 
       const { status, operations } = solve(problem, { seed, steps: 0 }).schedule
       const touched = problem.jobs.at(-1)!.id
       if (status === 'infeasible') return
-      const way = makeWay(problem, operations, new Set([touched]), 0)
+      const way = makeWay(problem, operations, new Set([touched]), IN_TIME)
       if (!way) return
       found++
       expect(checkSchedule(problem, scheduleFrom(problem, way))).toEqual([])

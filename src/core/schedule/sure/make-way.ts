@@ -9,31 +9,38 @@ import { readPlacements, writeOperations } from '../solver/placements'
 
 /** Jobs that make way at most, and how many sets of them are gone on with at each number (mem). */
 const MOST = 3
-const GONE_ON_WITH = 3
+const GONE_ON_WITH = 12
 /** One more that makes way is worth so much less lateness, minutes (mem). */
 const WORTH_ONE_MORE = 60
 
 /** What comes late on paper: how many jobs, and by how much together. */
 type Late = { jobs: number; minutes: number }
 
-/** Some jobs placed anew, in this turn, and what the whole plan then comes to. */
-type Way = { turn: readonly ModelJob[]; placed: ReadonlyMap<number, Placed>; late: Late; energy: number }
+/** Jobs taken off, and what is late at least when the touched are placed without them. */
+type Taken = { off: readonly ModelJob[]; least: Late }
+/** The touched and those jobs placed again, and what the whole plan then comes to. */
+type Way = { count: number; placed: ReadonlyMap<number, Placed>; late: Late; energy: number }
 
-const isLess = ({ late: one, turn }: Way, { late: other, turn: others }: Way): boolean =>
-  one.jobs < other.jobs ||
-  (one.jobs === other.jobs &&
-    one.minutes + WORTH_ONE_MORE * turn.length < other.minutes + WORTH_ONE_MORE * others.length)
+const isLess = (one: Late, other: Late): boolean =>
+  one.jobs < other.jobs || (one.jobs === other.jobs && one.minutes < other.minutes)
+
+/** Whether a way is worth more than another, though one job more may have to make way for it. */
+const isWorthMore = (one: Pick<Way, 'late' | 'count'>, other: Pick<Way, 'late' | 'count'>): boolean =>
+  isLess(
+    { jobs: one.late.jobs, minutes: one.late.minutes + WORTH_ONE_MORE * one.count },
+    { jobs: other.late.jobs, minutes: other.late.minutes + WORTH_ONE_MORE * other.count },
+  )
 
 /**
- * The `touched` jobs are placed again where one other job was, then two, then three, and those find themselves other places. It ends with the fewest
- * by which no more than `late` jobs are late, and then with the way that costs least; where three are not enough, with the least lateness. Nothing
- * where nothing helps. The problem is taken to be checked, and the plan to be whole.
+ * The `touched` jobs are placed again with one other job off the calendar, then two, then three, and those find themselves other places. It ends with
+ * the fewest by which no more than `late` jobs are late, and of those ways with the one that costs least; where three are not enough, with the least
+ * lateness, as long as that is no more than `minutes` together. Nothing where nothing helps. The problem is taken to be checked, and the plan to be whole.
  */
 export function makeWay(
   problem: Problem,
   plan: readonly PlacedOperation[],
   touched: ReadonlySet<string>,
-  late: number,
+  { late, minutes }: { late: number; minutes: number },
 ): PlacedOperation[] | undefined {
   const model = compileModel(problem)
   const draft = new Draft(model)
@@ -43,68 +50,91 @@ export function makeWay(
     if (!placement) return undefined
     draft.put(job, { placement, berths: [], causes: [] })
   }
-  const isTouched = ({ id }: ModelJob) => touched.has(id)
   const loose = model.jobs.filter((job) => job.operations.some(({ pin }) => !pin))
-  const alone: Way = { turn: loose.filter(isTouched), placed: new Map(), late: lateIn(draft), energy: 0 }
-  const written = ({ placed }: Way) =>
-    model.jobs.flatMap(({ index }) =>
-      writeOperations(model, (placed.get(index) ?? draft.placed[index]!).placement),
-    )
-  let least = alone
-  let open: Way[] = alone.turn.length > 0 ? [alone] : []
+  const own = loose.filter(({ id }) => touched.has(id))
+  const others = loose.filter(({ id }) => !touched.has(id))
+  const alone: Way = { count: 0, placed: new Map(), late: lateIn(draft), energy: 0 }
+  let best = alone
+  let open: Taken[] = [{ off: [], least: alone.late }]
   for (let count = 1; count <= MOST; count++) {
-    const ways = open.flatMap((way) =>
-      loose
-        .filter((job) => !isTouched(job) && !way.turn.includes(job) && isBefore(draft, job, way))
-        .flatMap((job) => wayOf(draft, [...way.turn, job]) ?? []),
-    )
-    const enough = ways.filter((way) => way.late.jobs <= late)
-    if (enough.length > 0) return written(enough.reduce((a, b) => (b.energy < a.energy ? b : a)))
-    open = ways.sort((a, b) => (isLess(a, b) ? -1 : 1)).slice(0, GONE_ON_WITH)
-    if (open[0] && isLess(open[0], least)) least = open[0]
+    const seen = new Map<string, Taken>()
+    const enough: Way[] = []
+    for (const { off } of open)
+      for (const job of others) {
+        if (![...own, ...off].some((each) => isInTheWay(draft, job, each, minutes))) continue
+        const more = [...off, job].sort((a, b) => a.index - b.index)
+        const key = more.map(({ index }) => index).join()
+        if (off.includes(job) || seen.has(key)) continue
+        const { least, way } = without(draft, own, more, best)
+        seen.set(key, { off: more, least })
+        if (way && way.late.jobs <= late) enough.push(way)
+        else if (way && isWorthMore(way, best)) best = way
+      }
+    if (enough.length > 0) {
+      best = enough.reduce((a, b) => (b.energy < a.energy ? b : a))
+      break
+    }
+    open = [...seen.values()].sort((a, b) => (isLess(a.least, b.least) ? -1 : 1)).slice(0, GONE_ON_WITH)
   }
-  return least === alone ? undefined : written(least)
+  if (best === alone || (best.late.jobs > late && best.late.minutes > minutes)) return undefined
+  return model.jobs.flatMap(({ index }) =>
+    writeOperations(model, (best.placed.get(index) ?? draft.placed[index]!).placement),
+  )
 }
 
-/** Whether a job stands where those that are placed again might be instead: it is not over before they can be gone on with, and begins before they end. */
-function isBefore({ placed }: Draft, job: ModelJob, way: Way): boolean {
-  const again = way.turn.map(({ index }) => way.placed.get(index) ?? placed[index]!)
-  const from = Math.min(...way.turn.map((each, at) => goesOnAt(each, again[at]!)))
-  return startOf(placed[job.index]!) < Math.max(...again.map(endOf)) && endOf(placed[job.index]!) > from
-}
-
-/** When a job can be gone on with: after what is fixed of it. */
-const goesOnAt = ({ arrive, operations }: ModelJob, { placement }: Placed): number =>
-  placement.operations.reduce(
-    (at, { end }, index) => (operations[index]!.pin ? Math.max(at, end) : at),
+/** Whether a job stands where another could be that is to be done in time or little later: after what is fixed of that one. */
+function isInTheWay(
+  { placed }: Draft,
+  job: ModelJob,
+  { arrive, due, operations, index }: ModelJob,
+  minutes: number,
+): boolean {
+  const own = placed[index]!
+  const from = own.placement.operations.reduce(
+    (at, { end }, each) => (operations[each]!.pin ? Math.max(at, end) : at),
     arrive,
   )
-
-/** Those jobs placed again in this turn, everybody else where they are; the draft is left as it was. Nothing where one finds no place. */
-function wayOf(draft: Draft, turn: readonly ModelJob[]): Way | undefined {
-  const before = turn.map(({ index }) => draft.placed[index]!)
-  for (const job of turn) draft.takeOff(job)
-  const all = turn.every((job) => {
-    draft.insert(job)
-    return draft.placed[job.index]
-  })
-  const way = all
-    ? {
-        turn,
-        placed: new Map(turn.map(({ index }) => [index, draft.placed[index]!])),
-        late: lateIn(draft),
-        energy: draft.energy(),
-      }
-    : undefined
-  for (const job of turn) draft.takeOff(job)
-  for (const [at, job] of turn.entries()) draft.put(job, before[at]!)
-  draft.failures.clear()
-  return way
+  const until = due === undefined ? endOf(own) : due + minutes
+  return endOf(placed[job.index]!) > from && startOf(placed[job.index]!) < until
 }
 
+/** Jobs placed again, those that were taken off after them; the draft is left as it was. No way where that cannot be better than `best`. */
+function without(
+  draft: Draft,
+  own: readonly ModelJob[],
+  off: readonly ModelJob[],
+  best: Way,
+): { least: Late; way?: Way } {
+  const all = [...own, ...off]
+  const before = all.map(({ index }) => draft.placed[index]!)
+  const isPlaced = (job: ModelJob) => {
+    draft.insert(job)
+    return draft.placed[job.index] !== undefined
+  }
+  for (const job of all) draft.takeOff(job)
+  const least = own.every(isPlaced) ? lateIn(draft) : NEVER
+  let way: Way | undefined
+  if (isWorthMore({ late: least, count: off.length }, best) && off.toSorted(byDue).every(isPlaced))
+    way = {
+      count: off.length,
+      placed: new Map(all.map(({ index }) => [index, draft.placed[index]!])),
+      late: lateIn(draft),
+      energy: draft.energy(),
+    }
+  for (const job of all) draft.takeOff(job)
+  for (const [at, job] of all.entries()) draft.put(job, before[at]!)
+  draft.failures.clear()
+  return { least, ...(way ? { way } : {}) }
+}
+
+const NEVER: Late = { jobs: Number.POSITIVE_INFINITY, minutes: Number.POSITIVE_INFINITY }
+
+const byDue = (a: ModelJob, b: ModelJob) =>
+  (a.due ?? Number.POSITIVE_INFINITY) - (b.due ?? Number.POSITIVE_INFINITY) || a.index - b.index
+
 function lateIn({ model, placed }: Draft): Late {
-  const late = model.jobs.flatMap((job) => {
-    const by = endOf(placed[job.index]!) - (job.due ?? Number.POSITIVE_INFINITY)
+  const late = model.jobs.flatMap(({ index, due = Number.POSITIVE_INFINITY }) => {
+    const by = placed[index] ? endOf(placed[index]) - due : 0
     return by > 0 ? [by] : []
   })
   return { jobs: late.length, minutes: late.reduce((sum, by) => sum + by, 0) }
