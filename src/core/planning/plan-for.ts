@@ -36,12 +36,13 @@ const EVENT_CHURN = 10 * CHURN_PER_STEP
 /**
  * First only the cars that are touched may move, then a few others beside them, then all their neighbours on the same people and in the same places,
  * then the neighbours of those, then all, until a plan is found that breaks no promise more. What need not have moved is put back, and what does
- * move is made as sure as may be. An event is no occasion to plan everything better: that is what re-planning is for.
+ * move is made as sure as may be. What is promised is as it was `before` the event. An event is no occasion to plan everything better: that is what re-planning is for.
  */
 export function planFor(
   floor: Floor,
   of: ReadonlySet<string>,
   shouldStop: () => boolean = () => false,
+  before: Floor = floor,
 ): Planned {
   const jobs = openJobs(floor)
   const [calendar, { now }] = [calendarNow(floor), floor]
@@ -51,6 +52,8 @@ export function planFor(
   const sets = [touched, near, withNeighbours(jobs, near), undefined]
   const told = jobs.flatMap(({ published }) => published)
   const late = (placed: readonly PlacedOperation[]) => lateness(jobs, placed)
+  // A car that is needed sooner now was not late by what it was promised then.
+  const lateBefore = lateness(openJobs(before), told)
 
   // What is given up before more than the neighbours are moved: at first what costs nobody anything, then the window of a layer that nobody can
   // keep any more, then what somebody has pinned. Of that the first reasons are kept: they are what the manager must know.
@@ -88,13 +91,13 @@ export function planFor(
       }
       if (!best || sparesMore(late(planned.placed), late(best.placed))) best = planned
       last = planned
-      const way = at === 0 && fewMakeWay(floor, jobs, view, { touched, plan: planned, told: late(told) })
+      const way = at === 0 && fewMakeWay(floor, jobs, view, { touched, plan: planned, told: lateBefore })
       if (way) {
         best = way
         break
       }
       // However slow the machine: that only the neighbours make way is tried before a promise is given up.
-      if (late(planned.placed).cars <= late(told).cars || (at > 0 && shouldStop())) break
+      if (late(planned.placed).cars <= lateBefore.cars || (at > 0 && shouldStop())) break
     }
     if (!best) continue
     const least = movedLeast(floor, jobs, view, best)

@@ -73,4 +73,23 @@ describe('in a busy fortnight', () => {
       expect(proposal.changes.length).toBeLessThanOrEqual(1 + most)
     },
   )
+  test.each([
+    ['IM 77', '2027-01-18', '16:00'],
+    ['IM 8118', '2027-01-28', '12:00'],
+    ['IM 1152', '2027-01-23', '10:00'],
+  ])(
+    '%s, needed sooner than it is planned, has three others make way for it at most',
+    async (plate, day, time) => {
+      const { jobs } = await loadFloor(shop.db, NOW)
+      const { job } = jobs.find((each) => each.job.vehicle.plate === plate)!
+      const by = at(day, time)
+      const event = { kind: 'urgent', job: job.id, by } as const
+      const { proposal } = await workOut(shop.db, NOW, { kind: 'car', event }, atOnce)
+      const changed = proposal.changes.find((each) => each.job === job.id)
+      expect(changed?.collectAfter).toBeDefined()
+      expect(changed!.collectAfter! <= by).toBe(true)
+      expect(proposal.changes.length).toBeLessThanOrEqual(4)
+      expect(proposal.changes.filter(({ lateAfter, lateBefore }) => lateAfter > lateBefore)).toEqual([])
+    },
+  )
 })

@@ -71,7 +71,7 @@ export async function workOut(
     case 'car': {
       const { event } = what
       const after = floorAfter(floor, event) ?? floor
-      return proposed(planFor(after, new Set([event.job]), shouldStop), CAUSE[event.kind], {
+      return proposed(planFor(after, new Set([event.job]), shouldStop, floor), CAUSE[event.kind], {
         happened: { kind: 'car', event },
         after,
       })
