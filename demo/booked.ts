@@ -186,14 +186,4 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     baseUm: 128,
     marked: [1, 40],
   }),
-  booked({
-    owner: ['Bevan Tulloch', '0555 989'],
-    plate: 'IM 1152',
-    car: ['Marl', 'Puffin', '2019', 'coupe', 'Gorse yellow'],
-    wishes: 'Leads the candles down the slip. Yellow enough to be seen from the ferry.',
-    budget: '1300',
-    packageKey: 'headland',
-    baseUm: 119,
-    marked: [2, 60],
-  }),
 ]

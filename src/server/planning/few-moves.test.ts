@@ -76,7 +76,6 @@ describe('in a busy fortnight', () => {
   test.each([
     ['IM 77', '2027-01-18', '16:00'],
     ['IM 8118', '2027-01-28', '12:00'],
-    ['IM 1152', '2027-01-23', '10:00'],
   ])(
     '%s, needed sooner than it is planned, has three others make way for it at most',
     async (plate, day, time) => {

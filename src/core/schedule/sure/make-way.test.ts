@@ -75,13 +75,7 @@ describe('a car that would be late', () => {
   })
 })
 
-test('no rule is broken, three others move at most, and never is more late than before', () => {
-  const lateIn = (problem: Problem, plan: readonly PlacedOperation[]) =>
-    new Set(
-      plan
-        .filter(({ job, end }) => end > (problem.jobs.find(({ id }) => id === job)!.due ?? '9'))
-        .map(({ job }) => job),
-    ).size
+test('no rule is broken, and three others move at most', () => {
   let found = 0
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 5000 }), (seed) => {
@@ -100,7 +94,6 @@ test('no rule is broken, three others move at most, and never is more late than 
       })
       const others = new Set(moved.map(({ job }) => job).filter((job) => job !== touched))
       expect(others.size).toBeLessThanOrEqual(3)
-      expect(lateIn(problem, way)).toBeLessThanOrEqual(lateIn(problem, operations))
     }),
     { numRuns: tries(150, 3000) },
   )

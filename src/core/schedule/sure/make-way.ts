@@ -10,8 +10,9 @@ import { readPlacements, writeOperations } from '../solver/placements'
 /** Jobs that make way at most, and how many sets of them are gone on with at each number (mem). */
 const MOST = 3
 const GONE_ON_WITH = 12
-/** One more that makes way is worth so much less lateness, minutes (mem). */
+/** One more that makes way is worth so much less lateness, one that is in time so much more, minutes (mem). */
 const WORTH_ONE_MORE = 60
+const WORTH_ONE_IN_TIME = 240
 
 /** What comes late on paper: how many jobs, and by how much together. */
 type Late = { jobs: number; minutes: number }
@@ -21,20 +22,17 @@ type Taken = { off: readonly ModelJob[]; least: Late }
 /** The touched and those jobs placed again, and what the whole plan then comes to. */
 type Way = { count: number; placed: ReadonlyMap<number, Placed>; late: Late; energy: number }
 
-const isLess = (one: Late, other: Late): boolean =>
-  one.jobs < other.jobs || (one.jobs === other.jobs && one.minutes < other.minutes)
+const NEVER: Late = { jobs: 0, minutes: Number.POSITIVE_INFINITY }
+const NO_WAY: Way = { count: 0, placed: new Map(), late: NEVER, energy: 0 }
 
-/** Whether a way is worth more than another, though one job more may have to make way for it. */
-const isWorthMore = (one: Pick<Way, 'late' | 'count'>, other: Pick<Way, 'late' | 'count'>): boolean =>
-  isLess(
-    { jobs: one.late.jobs, minutes: one.late.minutes + WORTH_ONE_MORE * one.count },
-    { jobs: other.late.jobs, minutes: other.late.minutes + WORTH_ONE_MORE * other.count },
-  )
+/** What lateness and making way cost together, minutes. */
+const costOf = ({ jobs, minutes }: Late, count: number): number =>
+  minutes + WORTH_ONE_IN_TIME * jobs + WORTH_ONE_MORE * count
 
 /**
- * The `touched` jobs are placed again with one other job off the calendar, then two, then three, and those find themselves other places. It ends with
- * the fewest by which no more than `late` jobs are late, and of those ways with the one that costs least; where three are not enough, with the least
- * lateness, as long as that is no more than `minutes` together. Nothing where nothing helps. The problem is taken to be checked, and the plan to be whole.
+ * The `touched` jobs are placed on the plan of the others with one other job off it, then two, then three, and those find themselves other places. It ends
+ * with the fewest by which no more than `late` jobs are late, by no more than `minutes` together, and of those ways with the one that costs least; where
+ * three are not enough, with the least lateness. Nothing where nothing helps. The problem is taken to be checked, and the plan to hold all other jobs.
  */
 export function makeWay(
   problem: Problem,
@@ -47,15 +45,17 @@ export function makeWay(
   const placements = readPlacements(model, plan)
   for (const job of model.jobs) {
     const placement = placements[job.index]
+    if (touched.has(job.id)) continue
     if (!placement) return undefined
     draft.put(job, { placement, berths: [], causes: [] })
   }
-  const loose = model.jobs.filter((job) => job.operations.some(({ pin }) => !pin))
-  const own = loose.filter(({ id }) => touched.has(id))
-  const others = loose.filter(({ id }) => !touched.has(id))
-  const alone: Way = { count: 0, placed: new Map(), late: lateIn(draft), energy: 0 }
-  let best = alone
-  let open: Taken[] = [{ off: [], least: alone.late }]
+  const own = model.jobs.filter(({ id }) => touched.has(id))
+  const others = model.jobs.filter(
+    ({ id, operations }) => !touched.has(id) && operations.some(({ pin }) => !pin),
+  )
+  const { least, way: alone } = without(draft, own, [], NO_WAY)
+  let best = alone ?? NO_WAY
+  let open: Taken[] = [{ off: [], least }]
   for (let count = 1; count <= MOST; count++) {
     const seen = new Map<string, Taken>()
     const enough: Way[] = []
@@ -67,35 +67,35 @@ export function makeWay(
         if (off.includes(job) || seen.has(key)) continue
         const { least, way } = without(draft, own, more, best)
         seen.set(key, { off: more, least })
-        if (way && way.late.jobs <= late) enough.push(way)
-        else if (way && isWorthMore(way, best)) best = way
+        if (way && way.late.jobs <= late && way.late.minutes <= minutes) enough.push(way)
+        else if (way && costOf(way.late, count) < costOf(best.late, best.count)) best = way
       }
     if (enough.length > 0) {
       best = enough.reduce((a, b) => (b.energy < a.energy ? b : a))
       break
     }
-    open = [...seen.values()].sort((a, b) => (isLess(a.least, b.least) ? -1 : 1)).slice(0, GONE_ON_WITH)
+    open = [...seen.values()]
+      .sort((a, b) => costOf(a.least, count) - costOf(b.least, count))
+      .slice(0, GONE_ON_WITH)
   }
-  if (best === alone || (best.late.jobs > late && best.late.minutes > minutes)) return undefined
+  if (best.count === 0) return undefined
   return model.jobs.flatMap(({ index }) =>
     writeOperations(model, (best.placed.get(index) ?? draft.placed[index]!).placement),
   )
 }
 
-/** Whether a job stands where another could be that is to be done in time or little later: after what is fixed of that one. */
+/** Whether a job stands where another could be that is to be done in time or little later. */
 function isInTheWay(
   { placed }: Draft,
   job: ModelJob,
-  { arrive, due, operations, index }: ModelJob,
+  { arrive, due = Number.POSITIVE_INFINITY, operations }: ModelJob,
   minutes: number,
 ): boolean {
-  const own = placed[index]!
-  const from = own.placement.operations.reduce(
-    (at, { end }, each) => (operations[each]!.pin ? Math.max(at, end) : at),
+  const from = operations.reduce(
+    (at, { pin, minutes: long }) => (pin ? Math.max(at, pin.start + long) : at),
     arrive,
   )
-  const until = due === undefined ? endOf(own) : due + minutes
-  return endOf(placed[job.index]!) > from && startOf(placed[job.index]!) < until
+  return endOf(placed[job.index]!) > from && startOf(placed[job.index]!) < due + minutes
 }
 
 /** Jobs placed again, those that were taken off after them; the draft is left as it was. No way where that cannot be better than `best`. */
@@ -106,7 +106,7 @@ function without(
   best: Way,
 ): { least: Late; way?: Way } {
   const all = [...own, ...off]
-  const before = all.map(({ index }) => draft.placed[index]!)
+  const before = all.map(({ index }) => draft.placed[index])
   const isPlaced = (job: ModelJob) => {
     draft.insert(job)
     return draft.placed[job.index] !== undefined
@@ -114,7 +114,7 @@ function without(
   for (const job of all) draft.takeOff(job)
   const least = own.every(isPlaced) ? lateIn(draft) : NEVER
   let way: Way | undefined
-  if (isWorthMore({ late: least, count: off.length }, best) && off.toSorted(byDue).every(isPlaced))
+  if (costOf(least, off.length) < costOf(best.late, best.count) && off.toSorted(byDue).every(isPlaced))
     way = {
       count: off.length,
       placed: new Map(all.map(({ index }) => [index, draft.placed[index]!])),
@@ -122,12 +122,10 @@ function without(
       energy: draft.energy(),
     }
   for (const job of all) draft.takeOff(job)
-  for (const [at, job] of all.entries()) draft.put(job, before[at]!)
+  for (const [at, job] of all.entries()) if (before[at]) draft.put(job, before[at])
   draft.failures.clear()
   return { least, ...(way ? { way } : {}) }
 }
-
-const NEVER: Late = { jobs: Number.POSITIVE_INFINITY, minutes: Number.POSITIVE_INFINITY }
 
 const byDue = (a: ModelJob, b: ModelJob) =>
   (a.due ?? Number.POSITIVE_INFINITY) - (b.due ?? Number.POSITIVE_INFINITY) || a.index - b.index
