@@ -132,6 +132,17 @@ test('work that runs over says when it was due', () => {
   expect(waitsText(waitsFor(entry(overdue), NOW), words).until).toBe('oran, was due by 09:30')
 })
 
+test('what is with somebody outside is said to be with them, not with whoever handed it over', () => {
+  const job = live({ wash: { kind: 'started', at: at(-90), by: toPersonId('oran') } })
+  const [wash, ...rest] = job.plan.operations
+  const out = {
+    ...job,
+    plan: { ...job.plan, operations: [{ ...wash!, vendorId: 'tam-wheels' }, ...rest] },
+    published: job.published.map((placed) => ({ ...placed, people: [toPersonId('tam')] })),
+  }
+  expect(waitsText(waitsFor(entry(out), NOW), words).until).toBe('tam, until about 15:00')
+})
+
 test('the yard puts each car into its bay and what is about to close onto the list', () => {
   const job = live({ wash: done(-600, -540), one: done(-400, -200) })
   const floor = { now: NOW, shop: { setup, catalogue }, jobs: [entry(job)] } as unknown as Floor
@@ -166,4 +177,18 @@ test('a second car in a bay that was left standing in it on paper is still to be
   expect(yard.places.filter(({ car }) => car)).toHaveLength(1)
   expect(yard.outside.map(({ entry: { job: seen } }) => seen.vehicle.plate)).toEqual(['IM 1'])
   expect(yard.expected).toEqual([])
+})
+
+test('cars that are expected stand in the order in which they come', () => {
+  const coming = [3000, 1000, 2000].map((minutes) => {
+    const { live: _, ...known } = entry({ ...live({}), arrive: at(minutes) })
+    return { ...known, stage: { kind: 'to-measure' } as const }
+  })
+  const floor = { now: NOW, shop: { setup, catalogue }, jobs: coming } as unknown as Floor
+  const { expected } = yardView(
+    floor,
+    () => undefined,
+    () => floor.shop.catalogue[0]!,
+  )
+  expect(expected.map(({ entry: { job } }) => job.arriveAt)).toEqual([at(1000), at(2000), at(3000)])
 })

@@ -102,7 +102,9 @@ export function waitsFor(entry: FloorJob, now: Instant): WaitsFor {
       const placed = placedOf(live!, stage.operation.id)
       const until = placed?.end ?? plusMinutes(stage.since, stage.operation.minutes)
       const progress = live!.progress[stage.operation.id]
-      const by = progress?.kind === 'started' && progress.by ? [progress.by] : (placed?.people ?? [])
+      const began = progress?.kind === 'started' ? progress.by : undefined
+      // What is with somebody outside is not with whoever handed it over.
+      const by = began && !stage.operation.vendorId ? [began] : (placed?.people ?? [])
       return { kind: 'work', operation: stage.operation, by, until, overdue: until < now }
     }
     case 'waiting':
@@ -248,7 +250,9 @@ export function yardView(
   return {
     places,
     outside: loose.filter(({ entry, waits }) => isHere(entry, waits, now)),
-    expected: loose.filter(({ entry, waits }) => !isHere(entry, waits, now)),
+    expected: loose
+      .filter(({ entry, waits }) => !isHere(entry, waits, now))
+      .sort((a, b) => a.entry.job.arriveAt.localeCompare(b.entry.job.arriveAt)),
     inCare: floor.jobs
       .filter(({ stage }) => stage.kind === 'handed-over')
       .sort((a, b) => b.job.handedOverAt!.localeCompare(a.job.handedOverAt!))
