@@ -17,7 +17,16 @@ type Booked = {
 
 const FRONT = ['bonnet', 'front-wing-left', 'front-wing-right'] as const
 
-const booked = ({ owner, plate, car, marked, baseUm, wishes, budget, packageKey }: Booked): DemoCar => {
+export const booked = ({
+  owner,
+  plate,
+  car,
+  marked,
+  baseUm,
+  wishes,
+  budget,
+  packageKey,
+}: Booked): DemoCar => {
   const [make, model, year, shape, colour] = car
   const [severity, extent] = marked
   return {

@@ -38,6 +38,7 @@ export { HANDED_ON_ANSWERS, type HandedOn, type HandedOnAnswer } from './handed-
 export { type Advice, adviceFor, type Help, placedAnew } from './helps'
 export { endsSoon, type Hold, heldJob, withoutHoldFor } from './hold'
 export { hoursText, readHours } from './hours'
+export { latenessIn } from './lateness'
 export { type Lent, withLent } from './lent'
 export type { MoveHistory } from './moves'
 export { type Moved, standing, type ToMove } from './moves'
@@ -46,6 +47,7 @@ export { newJob } from './new-job'
 export { type Outage, type OutageKind, shopWithout, touchedBy } from './outage'
 export { joinParts } from './parts'
 export {
+  asPlanned,
   CHURN_PER_STEP,
   keptPlan,
   NOBODY,

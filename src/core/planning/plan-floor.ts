@@ -6,6 +6,7 @@ import {
   type Schedule,
   type ScheduleReason,
   SureSolver,
+  scheduleFrom,
 } from '../schedule'
 import { calendarNow, type Floor, openJobs } from './floor'
 import { joinParts } from './parts'
@@ -60,14 +61,22 @@ export function planFloor(
     ...(onPaper === undefined ? {} : { onPaper }),
   })
   while (!solver.done && !shouldStop()) solver.step()
-  const schedule = solver.schedule()
-  if (schedule.status !== 'infeasible') {
-    const broken = checkSchedule(problem, schedule)
-    if (broken.length > 0)
-      throw new Error(`the plan breaks a rule: ${broken[0]!.rule}, ${broken[0]!.message}`)
-  }
+  return checked({ problem, missed }, solver.schedule())
+}
+
+/** A schedule of a problem as a plan. Nobody is told one that the checker faults: that is a defect. */
+function checked({ problem, missed }: Pick<Planned, 'problem' | 'missed'>, schedule: Schedule): Planned {
+  const [broken] = schedule.status === 'infeasible' ? [] : checkSchedule(problem, schedule)
+  if (broken) throw new Error(`the plan breaks a rule: ${broken.rule}, ${broken.message}`)
   return { problem, schedule, missed, placed: joinParts(problem, schedule) }
 }
+
+/** Steps that no search put where they are, as a plan; held against every rule. */
+export const asPlanned = (
+  viewed: { problem: Problem; missed?: MissedWindow[] },
+  operations: readonly PlacedOperation[],
+): Planned =>
+  checked({ problem: viewed.problem, missed: viewed.missed ?? [] }, scheduleFrom(viewed.problem, operations))
 
 /**
  * Plans what `movable` names and leaves the rest where it was published. Where reality no longer allows that,

@@ -1,18 +1,20 @@
+import type { JobId } from '../ids'
 import type { LiveJob } from '../job'
 import {
-  checkSchedule,
+  disturbance,
+  type Late,
   makeWay,
   type PlacedOperation,
   planChanges,
   putBack,
   type ScheduleReason,
-  scheduleFrom,
+  WORTH_A_CALL,
 } from '../schedule'
-import { minutesBetween } from '../time'
 import { calendarNow, type Floor, openJobs } from './floor'
+import { latenessIn, laterOfBoth } from './lateness'
 import { overdueSteps, withNeighbours } from './near-cars'
-import { joinParts } from './parts'
 import {
+  asPlanned,
   CHURN_PER_STEP,
   PLAN_ALL_STEPS,
   type Planned,
@@ -33,11 +35,22 @@ const SOME_STEPS = 100
 const SURER_STEPS = 60
 /** In an event it counts so many times as much to move what people were told as when everything is re-planned (mem). */
 const EVENT_CHURN = 10 * CHURN_PER_STEP
-/** Lateness for which nobody beyond a few is told another time, minutes: its customer is called instead (mem). */
-const WORTH_A_CALL = 240
-/** To tell one more customer another time is worth so much lateness, minutes (mem). */
-const WORTH_TELLING = 120
-const A_WEEK = 7 * 1440
+/** Lateness that is not accepted for want of time to look further: a week, minutes (mem). */
+const TOO_LATE = 7 * 1440
+
+/** What has happened, and what is known of it before anything is moved for it. */
+type Event = {
+  calendar: ShopCalendar
+  jobs: readonly LiveJob[]
+  /** The cars that are touched, or late with something. */
+  touched: ReadonlySet<string>
+  /** What people were told; and what of it is kept for all but the touched, brought up to this minute. */
+  told: readonly PlacedOperation[]
+  kept: readonly PlacedOperation[]
+  /** What is late whoever makes way: as before the event, or as the touched cars would be alone in the shop. */
+  lateAnyway: Late
+  shouldStop: () => boolean
+}
 
 /**
  * First only the cars that are touched may move, then a few others beside them, then all their neighbours on the same people and in the same places,
@@ -54,11 +67,7 @@ export function planFor(
   const jobs = openJobs(floor)
   const [calendar, { now }] = [calendarNow(floor), floor]
   const touched = new Set([...of, ...overdueSteps(jobs, now).map(({ job }) => job)])
-  const kept = planOfOthers(floor, jobs, touched)
-  const near = withNeighbours(jobs, touched)
-  const sets = [touched, near, withNeighbours(jobs, near), undefined]
   const told = jobs.flatMap(({ published }) => published)
-  const late = (placed: readonly PlacedOperation[]) => together(latenessIn(jobs, placed))
 
   // What is given up before more than the neighbours are moved: at first what costs nobody anything, then the window of a layer that nobody can
   // keep any more, then what somebody has pinned. Of that the first reasons are kept: they are what the manager must know.
@@ -70,78 +79,30 @@ export function planFor(
   // What could not be done by a car that is alone in the shop cannot be done by making way for it: no time is lost with that.
   const alone = jobs.filter(({ id }) => touched.has(id)).map((job) => planAlone(calendar, job, freely))
   const ownReasons = alone.flatMap((each) => each.reasons)
-  // A car that is needed sooner now was not late by what it was promised then.
-  const lateAnyway = laterOfBoth(
-    latenessIn(openJobs(before), told),
-    latenessIn(
-      jobs,
-      alone.flatMap(({ placed }) => placed),
-    ),
-  )
-  const allowed = together(lateAnyway)
-  /** What is late, beyond what would be anyway, and telling others another time come to, minutes. */
-  const worth = ({ placed }: Planned): number => {
-    const { cars, minutes } = late(placed)
-    const others = planChanges(told, placed, {}).filter(({ job }) => !touched.has(job)).length
-    return WORTH_A_CALL * cars + minutes + WORTH_TELLING * others
-  }
-  const isEnough = ({ cars, minutes }: Lateness) =>
-    cars <= allowed.cars && minutes <= allowed.minutes + WORTH_A_CALL
   const views: PlanningOptions[] =
     ownReasons.length > 0
       ? givingUp
       : [{ now }, ...(calendar.damp?.length ? [{ now, coatAfterDamp: true }] : []), freely, ...givingUp]
+  const placedAlone = alone.flatMap(({ placed }) => placed)
+  const event: Event = {
+    calendar,
+    jobs,
+    touched,
+    told,
+    kept: planOfOthers(floor, jobs, touched),
+    // A car that is needed sooner now was not late by what it was promised then.
+    lateAnyway: together(laterOfBoth(latenessIn(openJobs(before), told), latenessIn(jobs, placedAlone))),
+    shouldStop,
+  }
   let reasons = ownReasons
   for (const view of views) {
-    const givesUp = view.letWindowsGo ?? false
-    let best: Planned | undefined
-    let last: Planned | undefined
-    const consider = (planned: Planned) => {
-      if (!best || worth(planned) < worth(best)) best = planned
-      return isEnough(late(planned.placed))
-    }
-    for (const [at, movable] of sets.entries()) {
-      // More than the neighbours only where that may spare a promise.
-      if (at > 1 && !last) break
-      const planned = planFloor(calendar, jobs, movable ? { ...view, movable } : view, {
-        steps: at === 0 ? FEW_STEPS : SOME_STEPS,
-        onPaper: 1,
-        standing: last?.schedule.operations ?? kept,
-        perStep: EVENT_CHURN,
-        shouldStop: at > 1 ? shouldStop : undefined,
-      })
-      if (planned.schedule.status !== 'infeasible') {
-        last = planned
-        if (consider(planned)) break
-      } else if (!givesUp) reasons = planned.schedule.reasons
-      const few = at === 0 && fewMakeWay(floor, jobs, view, { touched, kept, allowed })
-      if (few && consider(few)) break
-      // However slow the machine: that only the neighbours make way is tried before a promise is given up, and all before one is by a week.
-      const isNear = best && late(best.placed).minutes <= allowed.minutes + A_WEEK
-      if (at > 0 && isNear && shouldStop()) break
-    }
+    const { best, refused } = leastDisturbing(event, view)
+    if (!view.letWindowsGo) reasons = refused ?? reasons
     if (!best) continue
-    const least = movedLeast(floor, jobs, view, best)
-    const moved = planChanges(told, least.placed, {}).map(({ job }) => job as string)
-    const surer = planFloor(
-      calendar,
-      jobs,
-      { ...view, movable: new Set([...touched, ...moved]) },
-      {
-        steps: SURER_STEPS,
-        onPaper: 0,
-        standing: least.schedule.operations,
-        perStep: EVENT_CHURN,
-        shouldStop,
-      },
-    )
-    const found =
-      surer.schedule.status === 'infeasible' || isLaterThan(late(surer.placed), late(least.placed))
-        ? least
-        : surer
-    return givesUp ? { ...found, schedule: { ...found.schedule, reasons } } : found
+    const found = madeSurer(event, view, movedLeast(event, view, best))
+    return view.letWindowsGo ? { ...found, schedule: { ...found.schedule, reasons } } : found
   }
-  return planAround(floor, undefined, PLAN_ALL_STEPS, shouldStop, () => kept)
+  return planAround(floor, undefined, PLAN_ALL_STEPS, shouldStop, () => event.kept)
 }
 
 /** How a car could be planned if it were alone in the shop, and why not where a window of it has to be given up even then. */
@@ -156,68 +117,95 @@ function planAlone(
   return { placed, reasons: strict.schedule.reasons }
 }
 
-/** The plan with those cars put back that need not have moved, and so about as good. */
-function movedLeast(floor: Floor, jobs: readonly LiveJob[], view: PlanningOptions, plan: Planned): Planned {
-  const calendar = calendarNow(floor)
-  const viewed = planningProblem(calendar, jobs, view)
-  const operations = putBack(viewed.problem, plan.schedule.operations, {
-    told: jobs.flatMap(({ published }) => published),
-    sure: calendar.sure ?? FIRST_SURE_MARK,
-  })
-  return asPlanned(viewed, operations)
+/** The plan in which least comes late and fewest are told another time, of those that are found with more and more cars free to move. */
+function leastDisturbing(
+  event: Event,
+  view: PlanningOptions,
+): { best?: Planned; refused?: ScheduleReason[] } {
+  const { calendar, jobs, touched, kept, lateAnyway, shouldStop } = event
+  const near = withNeighbours(jobs, touched)
+  let best: { plan: Planned; late: Late; cost: number } | undefined
+  let last: Planned | undefined
+  let refused: ScheduleReason[] | undefined
+  /** Whether no more is late than would be anyway, but for what one call makes good. */
+  const isEnough = (plan: Planned): boolean => {
+    const late = lateIn(event, plan)
+    const cost = disturbance(late, movedBy(event, plan).filter((job) => !touched.has(job)).length)
+    if (!best || cost < best.cost) best = { plan, late, cost }
+    return late.jobs <= lateAnyway.jobs && late.minutes <= lateAnyway.minutes + WORTH_A_CALL
+  }
+  for (const [at, movable] of [touched, near, withNeighbours(jobs, near), undefined].entries()) {
+    // More than the neighbours only where that may spare a promise.
+    if (at > 1 && !last) break
+    const planned = planFloor(calendar, jobs, movable ? { ...view, movable } : view, {
+      steps: at === 0 ? FEW_STEPS : SOME_STEPS,
+      onPaper: 1,
+      standing: last?.schedule.operations ?? kept,
+      perStep: EVENT_CHURN,
+      shouldStop: at > 1 ? shouldStop : undefined,
+    })
+    if (planned.schedule.status === 'infeasible') refused = planned.schedule.reasons
+    else {
+      last = planned
+      if (isEnough(planned)) break
+    }
+    const few = at === 0 ? fewMakeWay(event, view) : undefined
+    if (few && isEnough(few)) break
+    // However slow the machine: that only the neighbours make way is tried before a promise is given up, and all before one is by a week.
+    const isNear = best && best.late.minutes <= lateAnyway.minutes + TOO_LATE
+    if (at > 0 && isNear && shouldStop()) break
+  }
+  return { ...(best ? { best: best.plan } : {}), ...(refused ? { refused } : {}) }
 }
 
 /** The plan in which a few other cars make way for those that are touched; nothing where a few do not help. */
 function fewMakeWay(
-  floor: Floor,
-  jobs: readonly LiveJob[],
+  { calendar, jobs, kept, touched, lateAnyway }: Event,
   view: PlanningOptions,
-  {
-    touched,
-    kept,
-    allowed,
-  }: { touched: ReadonlySet<string>; kept: readonly PlacedOperation[]; allowed: Lateness },
 ): Planned | undefined {
-  const viewed = planningProblem(calendarNow(floor), jobs, view)
+  const viewed = planningProblem(calendar, jobs, view)
   const operations = makeWay(viewed.problem, kept, touched, {
-    late: allowed.cars,
-    minutes: allowed.minutes + WORTH_A_CALL,
+    ...lateAnyway,
+    minutes: lateAnyway.minutes + WORTH_A_CALL,
   })
   return operations && asPlanned(viewed, operations)
 }
 
-/** Steps that were moved from where a search had them, held against every rule. */
-function asPlanned(
-  { problem, missed }: Pick<Planned, 'problem' | 'missed'>,
-  operations: readonly PlacedOperation[],
-): Planned {
-  const schedule = scheduleFrom(problem, operations)
-  const [rule] = checkSchedule(problem, schedule)
-  if (rule) throw new Error(`the plan breaks a rule: ${rule.rule}, ${rule.message}`)
-  return { problem, missed, schedule, placed: joinParts(problem, schedule) }
+/** The plan with those cars put back that need not have moved, and so about as good. */
+function movedLeast({ calendar, jobs, told }: Event, view: PlanningOptions, plan: Planned): Planned {
+  const viewed = planningProblem(calendar, jobs, view)
+  const sure = calendar.sure ?? FIRST_SURE_MARK
+  return asPlanned(viewed, putBack(viewed.problem, plan.schedule.operations, { told, sure }))
 }
 
-type Lateness = { cars: number; minutes: number }
-
-/** By how much a plan brings cars after they were promised, on paper, minutes; of those that it does. */
-function latenessIn(jobs: readonly LiveJob[], placed: readonly PlacedOperation[]): Map<string, number> {
-  const due = new Map(jobs.flatMap((job) => (job.due ? [[job.id as string, job.due] as const] : [])))
-  const late = new Map<string, number>()
-  for (const { job, end } of placed) {
-    const by = due.get(job)
-    if (by && end > by) late.set(job, Math.max(late.get(job) ?? 0, minutesBetween(by, end)))
-  }
-  return late
+/** The plan with what it moves made as sure as may be, as long as nothing comes later for it on paper. */
+function madeSurer(event: Event, view: PlanningOptions, plan: Planned): Planned {
+  const { calendar, jobs, touched, shouldStop } = event
+  const movable = new Set([...touched, ...movedBy(event, plan)])
+  const surer = planFloor(
+    calendar,
+    jobs,
+    { ...view, movable },
+    {
+      steps: SURER_STEPS,
+      onPaper: 0,
+      standing: plan.schedule.operations,
+      perStep: EVENT_CHURN,
+      shouldStop,
+    },
+  )
+  if (surer.schedule.status === 'infeasible') return plan
+  const [one, other] = [lateIn(event, surer), lateIn(event, plan)]
+  return one.jobs > other.jobs || one.minutes > other.minutes ? plan : surer
 }
 
-const laterOfBoth = (one: ReadonlyMap<string, number>, other: ReadonlyMap<string, number>) =>
-  new Map([...one, ...[...other].map(([job, by]) => [job, Math.max(by, one.get(job) ?? 0)] as const)])
+const lateIn = ({ jobs }: Event, { placed }: Planned): Late => together(latenessIn(jobs, placed))
 
-const together = (late: ReadonlyMap<string, number>): Lateness => ({
-  cars: late.size,
+/** The cars of which something is elsewhere than was told. */
+const movedBy = ({ told }: Event, { placed }: Planned): JobId[] =>
+  planChanges(told, placed, {}).map(({ job }) => job)
+
+const together = (late: ReadonlyMap<JobId, number>): Late => ({
+  jobs: late.size,
   minutes: [...late.values()].reduce((sum, each) => sum + each, 0),
 })
-
-/** Whether one plan breaks more promises than another, or breaks them by more. */
-const isLaterThan = (one: Lateness, other: Lateness): boolean =>
-  one.cars > other.cars || one.minutes > other.minutes

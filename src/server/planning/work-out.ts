@@ -1,11 +1,12 @@
 import type { Knex } from 'knex'
 import type { JobId } from '@/core/ids'
 import {
+  asPlanned,
   type CarEvent,
   type Floor,
   type Foreseen,
   floorAfter,
-  joinParts,
+  latenessIn,
   type Outage,
   openJobs,
   type Planned,
@@ -19,7 +20,7 @@ import {
   withLent,
 } from '@/core/planning'
 import { unreachable } from '@/core/result'
-import { checkSchedule, type Schedule, scheduleFrom } from '@/core/schedule'
+import type { Schedule } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { eventBudget, planBudget } from './budget'
@@ -103,25 +104,22 @@ export async function workOut(
 }
 
 /** The cars that are planned to be done after they were promised: they are the ones that more hands may help. */
-const lateOnPaper = (floor: Floor): ReadonlySet<string> =>
-  new Set(
-    openJobs(floor).flatMap(({ id, due, published }) =>
-      due && published.some(({ end }) => end > due) ? [id] : [],
-    ),
+function lateOnPaper(floor: Floor): ReadonlySet<string> {
+  const jobs = openJobs(floor)
+  return new Set(
+    latenessIn(
+      jobs,
+      jobs.flatMap(({ published }) => published),
+    ).keys(),
   )
+}
 
 /** One car placed anew, if it finds another place; else the plan as it stands. */
 function surer(floor: Floor, job: JobId): Planned {
   const calendar = standing(floor)
   if (calendar.kind === 'blocked') return planFor(floor, new Set([job]))
   const { problem, operations } = calendar
-  const schedule = scheduleFrom(
-    problem,
-    placedAnew(calendar, job, floor.shop.setup)?.operations ?? operations,
-  )
-  const [broken] = checkSchedule(problem, schedule)
-  if (broken) throw new Error(`the plan breaks a rule: ${broken.rule}`)
-  return { problem, schedule, missed: [], placed: joinParts(problem, schedule) }
+  return asPlanned({ problem }, placedAnew(calendar, job, floor.shop.setup)?.operations ?? operations)
 }
 
 /** Works a plan out and keeps it, where nobody waits for a page meanwhile. */

@@ -44,7 +44,7 @@ const onDays = (days: Record<string, number>): PlacedOperation[] =>
     return { job, operation: 'work', start, end, place: 'loft', people: ['hand'], segments: [[start, end]] }
   }) as never
 
-const IN_TIME = { late: 0, minutes: 0 }
+const IN_TIME = { jobs: 0, minutes: 0 }
 
 const daysIn = (plan: readonly PlacedOperation[]) =>
   Object.fromEntries(plan.map(({ job, start }) => [job, Number(start.slice(8, 10))]))
@@ -65,7 +65,7 @@ describe('a car that would be late', () => {
   test('is as little late as may be, where no three help', () => {
     const problem = oneADay({ a: 11, b: 11, c: 20 })
     const plan = onDays({ b: 11, c: 12, a: 13 })
-    const way = makeWay(problem, plan, new Set(['a']), { late: 0, minutes: 1440 })
+    const way = makeWay(problem, plan, new Set(['a']), { jobs: 0, minutes: 1440 })
     expect(daysIn(way!)).toEqual({ b: 11, a: 12, c: 13 })
     expect(makeWay(problem, plan, new Set(['a']), IN_TIME)).toBeUndefined()
   })

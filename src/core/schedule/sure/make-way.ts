@@ -4,19 +4,13 @@ import { Draft, endOf, startOf } from '../solver/draft'
 import { compileModel, type ModelJob } from '../solver/model'
 import type { Placed } from '../solver/place-job'
 import { readPlacements, writeOperations } from '../solver/placements'
+import { disturbance, type Late } from './disturbance'
 
 /** Which few cars have to make way so that others are done in time, where nobody else moves. */
 
 /** Jobs that make way at most, and how many sets of them are gone on with at each number (mem). */
 const MOST = 3
 const GONE_ON_WITH = 12
-/** One more that makes way is worth so much less lateness, one that is in time so much more, minutes (mem). */
-const WORTH_ONE_MORE = 60
-const WORTH_ONE_IN_TIME = 240
-
-/** What comes late on paper: how many jobs, and by how much together. */
-type Late = { jobs: number; minutes: number }
-
 /** Jobs taken off, and what is late at least when the touched are placed without them. */
 type Taken = { off: readonly ModelJob[]; least: Late }
 /** The touched and those jobs placed again, and what the whole plan then comes to. */
@@ -25,20 +19,16 @@ type Way = { count: number; placed: ReadonlyMap<number, Placed>; late: Late; ene
 const NEVER: Late = { jobs: 0, minutes: Number.POSITIVE_INFINITY }
 const NO_WAY: Way = { count: 0, placed: new Map(), late: NEVER, energy: 0 }
 
-/** What lateness and making way cost together, minutes. */
-const costOf = ({ jobs, minutes }: Late, count: number): number =>
-  minutes + WORTH_ONE_IN_TIME * jobs + WORTH_ONE_MORE * count
-
 /**
  * The `touched` jobs are placed on the plan of the others with one other job off it, then two, then three, and those find themselves other places. It ends
- * with the fewest by which no more than `late` jobs are late, by no more than `minutes` together, and of those ways with the one that costs least; where
+ * with the fewest by which no more is late than is `allowed`, and of those ways with the one that costs least; where
  * three are not enough, with the least lateness. Nothing where nothing helps. The problem is taken to be checked, and the plan to hold all other jobs.
  */
 export function makeWay(
   problem: Problem,
   plan: readonly PlacedOperation[],
   touched: ReadonlySet<string>,
-  { late, minutes }: { late: number; minutes: number },
+  allowed: Late,
 ): PlacedOperation[] | undefined {
   const model = compileModel(problem)
   const draft = new Draft(model)
@@ -61,21 +51,21 @@ export function makeWay(
     const enough: Way[] = []
     for (const { off } of open)
       for (const job of others) {
-        if (![...own, ...off].some((each) => isInTheWay(draft, job, each, minutes))) continue
+        if (![...own, ...off].some((each) => isInTheWay(draft, job, each, allowed.minutes))) continue
         const more = [...off, job].sort((a, b) => a.index - b.index)
         const key = more.map(({ index }) => index).join()
         if (off.includes(job) || seen.has(key)) continue
         const { least, way } = without(draft, own, more, best)
         seen.set(key, { off: more, least })
-        if (way && way.late.jobs <= late && way.late.minutes <= minutes) enough.push(way)
-        else if (way && costOf(way.late, count) < costOf(best.late, best.count)) best = way
+        if (way && way.late.jobs <= allowed.jobs && way.late.minutes <= allowed.minutes) enough.push(way)
+        else if (way && disturbance(way.late, count) < disturbance(best.late, best.count)) best = way
       }
     if (enough.length > 0) {
       best = enough.reduce((a, b) => (b.energy < a.energy ? b : a))
       break
     }
     open = [...seen.values()]
-      .sort((a, b) => costOf(a.least, count) - costOf(b.least, count))
+      .sort((a, b) => disturbance(a.least, count) - disturbance(b.least, count))
       .slice(0, GONE_ON_WITH)
   }
   if (best.count === 0) return undefined
@@ -114,7 +104,10 @@ function without(
   for (const job of all) draft.takeOff(job)
   const least = own.every(isPlaced) ? lateIn(draft) : NEVER
   let way: Way | undefined
-  if (costOf(least, off.length) < costOf(best.late, best.count) && off.toSorted(byDue).every(isPlaced))
+  if (
+    disturbance(least, off.length) < disturbance(best.late, best.count) &&
+    off.toSorted(byDue).every(isPlaced)
+  )
     way = {
       count: off.length,
       placed: new Map(all.map(({ index }) => [index, draft.placed[index]!])),
