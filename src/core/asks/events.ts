@@ -7,6 +7,7 @@ export type EventAsk =
   | 'lent-like'
   | 'car-has-begun'
   | 'time-past'
+  | 'counter-closed'
   | 'longer-minutes'
   | 'longer-whole-minutes'
   | 'longer-too-long'

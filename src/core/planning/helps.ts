@@ -14,6 +14,7 @@ import {
 } from '../schedule'
 import type { Setup } from '../shop'
 import { atLocal, dayIn, type Instant, type LocalDay, plusDays, plusMinutes } from '../time'
+import { isCounterOpen } from './collection-time'
 import type { Floor } from './floor'
 import { goingOn } from './going-on'
 import type { Standing } from './moves'
@@ -50,6 +51,9 @@ export function adviceFor(floor: Floor, job: JobId): Advice {
   const agreement = floor.jobs.find((each) => each.job.id === job)?.agreement
   const stands = calendar.kind === 'open' ? chanceIn(calendar, job) : undefined
   if (calendar.kind === 'blocked' || !agreement || !stands) return { helps: [] }
+  const [instead] = collectingTimes(floor.shop.setup, stands.outcome, job)
+  // No hour of anybody opens the counter.
+  if (!isCounterOpen(floor.shop.setup, agreement.promisedFor)) return { helps: [], instead }
   const { outcome, due, chance } = stands
   const eaters = eatersOf(calendar.problem, outcome.play, [{ job, due }], { runs: RUNS_TO_TRY }).get(job)!
   const helps = asked(floor, calendar, agreement, eaters).flatMap((staying): Help[] => {
@@ -58,7 +62,6 @@ export function adviceFor(floor: Floor, job: JobId): Advice {
   })
   const moved = placedAnew(calendar, job, floor.shop.setup)
   if (moved) helps.push({ kind: 'moves', chance: moved.chance })
-  const [instead] = collectingTimes(floor.shop.setup, stands.outcome, job)
   return {
     helps: helps
       .filter((help) => help.chance >= chance + HELPS_BY && isSaidMore(help.chance, chance))

@@ -1,6 +1,6 @@
 export type { AwaitedThere, AwayThere } from './away-there'
 export { type CarEvent, floorAfter, promiseOfUrgent } from './car-event'
-export { bringTime, collectionTime } from './collection-time'
+export { bringTime, collectionTime, isCounterOpen } from './collection-time'
 export {
   BAY_KINDS,
   type BayKind,

@@ -12,6 +12,7 @@ import {
   shareBy,
 } from '../schedule'
 import { fromEpochMinutes, type Instant } from '../time'
+import { isCounterOpen } from './collection-time'
 import type { Floor } from './floor'
 import { goingOn } from './going-on'
 import type { NamedReason } from './named-reason'
@@ -27,8 +28,10 @@ export type Watched = {
   promisedFor: Instant
   /** The chance, 0–1, that it is done by then. */
   chance: number
-  /** It is less sure than the shop wants it. */
+  /** It is less sure than the shop wants it, or for a time at which nobody can collect the car. */
   isAtRisk: boolean
+  /** The counter has come to be closed at the time it is promised for. */
+  isShut?: true
   /** When it is ready by the calendar, where that is after it was promised. */
   readyAt?: Instant
   /** Which step is mostly to blame when it is late: of this car, or of another it waits for. */
@@ -93,9 +96,11 @@ function watchedIn({ jobs, shop }: Floor, outcome: Outcome): (Watched & { due: n
     if (due === undefined || !entry?.agreement) return []
     const chance = shareBy(ends, due)
     const { promisedFor } = entry.agreement
-    const isAtRisk = chance < shop.setup.sure - NEARLY
+    const isShut = !isCounterOpen(shop.setup, promisedFor)
+    const isAtRisk = isShut || chance < shop.setup.sure - NEARLY
     const late = planned > due ? { readyAt: fromEpochMinutes(outcome.play.model.originMinute + planned) } : {}
-    return [{ job: id, plate: entry.job.vehicle.plate, promisedFor, chance, isAtRisk, ...late, due }]
+    const shut = isShut ? { isShut } : {}
+    return [{ job: id, plate: entry.job.vehicle.plate, promisedFor, chance, isAtRisk, ...shut, ...late, due }]
   })
 }
 

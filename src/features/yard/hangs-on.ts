@@ -4,13 +4,14 @@ import type { Instant } from '@/core/time'
 import { stepTitle } from '@/text/en/step-names'
 import { moment } from '@/text/formats'
 
-/** What mostly makes it late, in a sentence. */
+/** What is wrong with a promise or mostly makes it late, in a sentence. */
 export function hangsOn(
-  { plate, eater, readyAt }: Watched,
+  { plate, eater, readyAt, isShut }: Watched,
   region: Region,
   names: Record<string, string>,
   now: Instant,
 ): string {
+  if (isShut) return 'The counter is closed then: tell the customer another time.'
   if (readyAt) return `As it stands, it is not ready before ${moment(region, readyAt, now)}.`
   if (!eater) return ''
   const whose = eater.plate === plate ? '' : ` on ${eater.plate}`

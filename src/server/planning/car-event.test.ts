@@ -170,6 +170,8 @@ test('what cannot happen is refused at its field: work that has begun, a time th
   expect(await told({ kind: 'comes', job, at })).toMatchObject({ ok: false, field: 'job' })
   expect(await told({ kind: 'stays-away', job })).toMatchObject({ ok: false, field: 'job' })
   expect(await told({ kind: 'urgent', job, at: typed(days(-1)) })).toMatchObject({ ok: false, field: 'at' })
+  const sunday = typed(instantOrThrow('2027-01-17T12:00:00Z'))
+  expect(await told({ kind: 'urgent', job, at: sunday })).toMatchObject({ ok: false, field: 'at' })
   expect(await told({ kind: 'urgent', job: '', at })).toMatchObject({ ok: false, field: 'job' })
   const part = { kind: 'part-missing', job, operation: 'none', by: 'oran', supplier: 'Causeway Glass', at }
   expect(await told({ ...part, what: 'a badge' })).toMatchObject({ ok: false, field: 'operation' })

@@ -11,6 +11,7 @@ import {
   type Foreseen,
   floorAfter,
   frozenWashes,
+  isCounterOpen,
   type Outage,
   openJobs,
   type Proposal,
@@ -127,6 +128,8 @@ export const foreseeForCar = defineAction({
     const when = 'at' in told ? atLocal(zone, localDayOrThrow(told.at.day), told.at.time) : undefined
     if (when && when <= at)
       return refuse('input', ask(told.kind === 'back' ? 'away-due-past' : 'time-past'), 'at')
+    if (told.kind === 'urgent' && !isCounterOpen(floor.shop.setup, when!))
+      return refuse('input', ask('counter-closed'), 'at')
     const event = eventOf(told, when!)
     return floorAfter(floor, event)
       ? foretell(at, { kind: 'car', event })

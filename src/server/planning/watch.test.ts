@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
+import type { JobId } from '@/core/ids'
 import { adviceFor, type Help, standing, type Watched, watchPromise, watchPromises } from '@/core/planning'
 import { checkSchedule, scheduleFrom } from '@/core/schedule'
-import { instantOrThrow, plusMinutes } from '@/core/time'
+import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
 import { chanceText } from '@/text/chance'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -91,6 +92,25 @@ describe('promises', () => {
       expect(watch.isKept).toBe(standing(floor).kind === 'open')
       expect(Object.keys(watch.chances).length).toBeGreaterThan(10)
     }
+  })
+  test('given for a time at which the counter is closed since are warned of, however sure, with another to be told', async () => {
+    const floor = await loadFloor(shop.db, NOW)
+    const { setup } = floor.shop
+    const { chances } = await seen()
+    const [job] = Object.entries(chances).toSorted((a, b) => b[1] - a[1])[0]!
+    const { promisedFor } = floor.jobs.find((entry) => entry.job.id === job)!.agreement!
+    const counter = setup.calendars[setup.counterCalendar]!
+    if ('always' in counter) throw new Error('the counter is never closed')
+    const date = dayIn(setup.region.timezone, promisedFor)
+    const closed = { ...counter, exceptions: [...(counter.exceptions ?? []), { date, open: [] }] }
+    const calendars = { ...setup.calendars, [setup.counterCalendar]: closed }
+    const since = { ...floor, shop: { ...floor.shop, setup: { ...setup, calendars } } }
+    const watch = watchPromises(since)
+    if (watch.kind !== 'seen') throw new Error('nothing is watched')
+    expect(watch.atRisk).toContainEqual(expect.objectContaining({ job, isShut: true }))
+    const { helps, instead } = adviceFor(since, job as JobId)
+    expect(helps).toEqual([])
+    expect(dayIn(setup.region.timezone, instead!.at)).not.toBe(date)
   })
   test('of one car are made surer by its own steps, with nobody else moved and no rule broken', async () => {
     const { chances } = await seen()

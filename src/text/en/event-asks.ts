@@ -9,6 +9,7 @@ export const EVENT_ASKS: Record<EventAsk, () => string> = {
   'lent-like': () => 'Choose whose work they can do.',
   'car-has-begun': () => 'Work on this car has begun, or it has left. Reload the page.',
   'time-past': () => 'That time has passed. Choose a later day or time.',
+  'counter-closed': () => 'The counter is closed then. Choose a time at which the car can be collected.',
   'longer-minutes': () => 'Type how many minutes, such as 90.',
   'longer-whole-minutes': () => 'Type whole minutes, such as 90.',
   'longer-too-long': () => 'That is more than the step can take.',
